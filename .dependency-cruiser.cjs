@@ -1,0 +1,57 @@
+/**
+ * Arrows point one way: routes → ui → data, workers → preview → core (docs/layout.md).
+ * @type {import('dependency-cruiser').IConfiguration}
+ */
+module.exports = {
+	forbidden: [
+		{
+			name: 'no-circles',
+			severity: 'error',
+			from: {},
+			to: { circular: true }
+		},
+		{
+			name: 'core-is-pure',
+			comment: 'the core imports only itself and, in format/, Zod',
+			severity: 'error',
+			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+			to: { pathNot: '^src/core', dependencyTypesNot: ['type-only'] , path: '^(?!node_modules/zod)' }
+		},
+		{
+			name: 'zod-only-in-format',
+			severity: 'error',
+			from: { path: '^src/core', pathNot: '^src/core/format' },
+			to: { path: 'node_modules/zod' }
+		},
+		{
+			name: 'data-below-ui',
+			severity: 'error',
+			from: { path: '^src/(data|workers|preview)' },
+			to: { path: '^src/(ui|routes)' }
+		},
+		{
+			name: 'ui-below-routes',
+			severity: 'error',
+			from: { path: '^src/ui' },
+			to: { path: '^src/routes' }
+		},
+		{
+			name: 'app-free-of-tests',
+			severity: 'error',
+			from: { path: '^src', pathNot: '\\.test\\.ts$' },
+			to: { path: '(^tests/|\\.test\\.ts$|^src/testing)' }
+		},
+		{
+			name: 'resolvable',
+			severity: 'error',
+			from: {},
+			to: { couldNotResolve: true, pathNot: '^(\\$app|\\$env|\\./\\$types)' }
+		}
+	],
+	options: {
+		doNotFollow: { path: 'node_modules' },
+		tsPreCompilationDeps: true,
+		tsConfig: { fileName: 'tsconfig.json' },
+		enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['svelte', 'import', 'types', 'default'] }
+	}
+};

@@ -1,0 +1,121 @@
+import { z } from 'zod';
+import { LANDMARKS } from './shot';
+
+/**
+ * The plan file, version 1: what a shot's plan says. Lengths in the unit of their name; null where
+ * there is nothing to say or no limit. Keys that later work brings (light, technique, advice) are
+ * missing until then.
+ */
+
+const State = z.enum(['sharp', 'marginal', 'soft']);
+const Message = z.looseObject({ code: z.string(), text: z.string() });
+
+const FocusSchema = z.strictObject({
+	kind: z.enum(['eye', 'landmark', 'thing', 'depth']),
+	personId: z.string().nullable(),
+	thingId: z.string().nullable(),
+	eye: z.enum(['left', 'right']).nullable().describe('the person’s own left or right'),
+	landmark: z.enum(LANDMARKS).nullable(),
+	where: z.string().describe('in words: “middle row, third from left”'),
+	depthM: z.number(),
+	planeM: z.number().describe('the focused depth on the optical axis'),
+	distanceM: z.number(),
+	fromSensorM: z.number().describe('as the lens’s distance scale counts it: from the sensor mark'),
+	frame: z.strictObject({ x: z.number(), y: z.number() }).describe('from the top-left corner')
+});
+
+const TargetSchema = z.strictObject({
+	personId: z.string().optional(),
+	thingId: z.string().optional(),
+	landmark: z.enum([...LANDMARKS, 'thing']),
+	depthM: z.number(),
+	defocusMm: z.number(),
+	blurMm: z.number(),
+	ratio: z.number(),
+	state: State
+});
+
+const ThingSchema = z.strictObject({
+	id: z.string(),
+	depthM: z.number(),
+	smearMm: z.number().nullable(),
+	contrast: z.number().nullable(),
+	state: z.enum(['readable', 'recognisable', 'dissolved', 'outside']),
+	intent: z.enum(['sharp', 'readable', 'recognisable', 'dissolved', 'any']),
+	met: z.boolean().nullable()
+});
+
+const RungSchema = z.strictObject({
+	fNumber: z.number(),
+	fNumberExact: z.number(),
+	worstRatio: z.number(),
+	focusPersonId: z.string().nullable(),
+	sharpPeople: z.int(),
+	people: z.int(),
+	thingsMet: z.int(),
+	things: z.int(),
+	diffraction: z.boolean(),
+	feasible: z.boolean()
+});
+
+const FreePlaneSchema = z.strictObject({
+	depthM: z.number(),
+	fNumberExact: z.number().nullable(),
+	gainStops: z.number().nullable(),
+	leanM: z.number().describe('forward positive')
+});
+
+const SchoolSchema = z.strictObject({
+	school: z.enum(['front-row', 'middle-row', 'third-in', 'nearest-eye', 'computed-plane']),
+	depthM: z.number(),
+	fNumberExact: z.number().nullable()
+});
+
+const SlackSchema = z.strictObject({
+	cameraForwardM: z.number().nullable(),
+	cameraBackM: z.number().nullable(),
+	people: z.array(
+		z.strictObject({
+			personId: z.string(),
+			forwardM: z.number().nullable().describe('towards the camera'),
+			backM: z.number().nullable()
+		})
+	)
+});
+
+const UnseenSchema = z.strictObject({
+	personId: z.string(),
+	why: z.enum(['cut', 'turned', 'hidden']),
+	by: z.string().nullable().describe('id of the person or thing in the way')
+});
+
+export const PlanSchema = z.strictObject({
+	format: z.literal('focalis-plan'),
+	version: z.literal(1),
+	toleranceMm: z.number(),
+	feasible: z.boolean(),
+	fNumber: z.number().nullable().describe('as engraved'),
+	fNumberExact: z.number().nullable(),
+	focus: FocusSchema.nullable(),
+	worstRatio: z.number().nullable(),
+	targets: z.array(TargetSchema),
+	things: z.array(ThingSchema),
+	ladder: z.array(RungSchema),
+	free: FreePlaneSchema.nullable(),
+	schools: z.array(SchoolSchema),
+	slack: SlackSchema.nullable(),
+	unseen: z.array(UnseenSchema),
+	reasons: z.array(Message)
+});
+
+export type Plan = z.infer<typeof PlanSchema>;
+export type Focus = z.infer<typeof FocusSchema>;
+export type TargetResult = z.infer<typeof TargetSchema>;
+export type ThingResult = z.infer<typeof ThingSchema>;
+export type Rung = z.infer<typeof RungSchema>;
+export type FreePlane = z.infer<typeof FreePlaneSchema>;
+export type School = z.infer<typeof SchoolSchema>;
+export type Slack = z.infer<typeof SlackSchema>;
+export type Unseen = z.infer<typeof UnseenSchema>;
+export type Reason = z.infer<typeof Message>;
+export type State = z.infer<typeof State>;

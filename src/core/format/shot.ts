@@ -1,0 +1,241 @@
+import { z } from 'zod';
+import { list, number, oneOf, pair, point, record, text, whole } from './fields';
+
+/** The shot file, version 1: the one definition of every name, unit and bound in it. */
+
+export const BUILDS = ['adult', 'child', 'infant', 'cat', 'dog'] as const;
+export const NEEDS = ['key', 'sharp', 'soft', 'free'] as const;
+export const KEEPS = ['near-eye', 'both-eyes', 'face'] as const;
+export const MOTIONS = ['still', 'restless', 'walking'] as const;
+export const INTENTS = ['sharp', 'readable', 'recognisable', 'dissolved', 'any'] as const;
+export const LOOKS = ['bars', 'lights', 'foliage', 'wall', 'window', 'object', 'crowd'] as const;
+export const SUPPORTS = ['handheld', 'braced', 'kneeling', 'monopod', 'tripod'] as const;
+export const LANDMARKS = ['left-eye', 'right-eye', 'nose-tip', 'chin', 'hairline'] as const;
+
+/** Bounds that more than the schema needs to know. */
+export const LIMITS = { people: 80, things: 40, title: 120, notes: 4000, positionM: 500 } as const;
+
+const Id = text('the id', 1, 80);
+
+const SensorSchema = record('the sensor', {
+	widthMm: number('the sensor’s long side', 3, 60, 'mm'),
+	heightMm: number('the sensor’s short side', 2, 45, 'mm'),
+	pixelsAcross: whole('the pixels along the long side', 500, 20000),
+	pixelsDown: whole('the pixels along the short side', 500, 20000)
+}).refine((sensor) => sensor.heightMm <= sensor.widthMm, {
+	path: ['heightMm'],
+	message: 'the sensor’s height must not exceed its width: the long side counts as the width'
+});
+
+const FocusGridSchema = record('the focus points', {
+	columns: whole('the columns of focus points', 1, 64),
+	rows: whole('the rows of focus points', 1, 64),
+	spanX: number('the width the focus points cover', 0.05, 1),
+	spanY: number('the height the focus points cover', 0.05, 1),
+	boxX: number('the width of a focus box', 0.002, 0.3),
+	boxY: number('the height of a focus box', 0.002, 0.3),
+	sensitive: oneOf('which focus points are most sensitive', ['all', 'centre'])
+});
+
+const ON_SENSOR_GRID: z.infer<typeof FocusGridSchema> = {
+	columns: 25,
+	rows: 17,
+	spanX: 0.95,
+	spanY: 0.95,
+	boxX: 0.03,
+	boxY: 0.045,
+	sensitive: 'all'
+};
+
+const BodySchema = record('the body', {
+	name: text('the body’s name', 1, 80),
+	sensor: SensorSchema,
+	focusGrid: FocusGridSchema.default(ON_SENSOR_GRID),
+	iso: pair('the ISO range', number('the ISO', 1, 10_000_000))
+		.refine(([lowest, highest]) => lowest <= highest, 'the lowest ISO must not exceed the highest')
+		.default([100, 12800]),
+	syncSpeedS: number('the flash sync speed', 1 / 8000, 1, 's').default(1 / 200),
+	fastestShutterS: number('the fastest shutter', 1 / 128_000, 1, 's').default(1 / 8000)
+});
+
+const widest = number('the widest f-number', 0.7, 32);
+
+const LensSchema = record('the lens', {
+	name: text('the lens’s name', 1, 80),
+	focalMm: pair('the focal length', number('the focal length', 4, 800, 'mm')).refine(
+		([short, long]) => short <= long,
+		'the short end of the zoom must come first'
+	),
+	widestFNumber: pair('the widest f-number', widest),
+	smallestFNumber: number('the smallest aperture', 4, 64),
+	closestFocusM: number('the closest focus', 0.05, 10, 'm'),
+	fieldBend: number('the bend of the focus surface', -1, 1).default(0),
+	stabiliserStops: number('the stabiliser', 0, 8, 'stops').default(0)
+}).refine((lens) => lens.smallestFNumber >= Math.max(...lens.widestFNumber), {
+	path: ['smallestFNumber'],
+	message: 'the smallest aperture must not be wider than the widest one'
+});
+
+const CameraSchema = record('the camera', {
+	position: point('the camera’s position'),
+	panDeg: number('the pan', -180, 180, 'degrees').default(0),
+	tiltDeg: number('the tilt', -85, 85, 'degrees').default(0),
+	orientation: oneOf('the way the camera is held', ['landscape', 'portrait']).default('landscape'),
+	focalMm: number('the focal length used', 4, 800, 'mm'),
+	support: oneOf('the support', SUPPORTS).default('handheld')
+});
+
+const PersonSchema = record('this person', {
+	id: Id,
+	name: text('the name', 1, 80),
+	build: oneOf('the build', BUILDS).default('adult'),
+	eyeMidpoint: point('the place of the eyes'),
+	turnDeg: number('the turn of the head', -180, 180, 'degrees').default(0),
+	nodDeg: number('the nod', -60, 60, 'degrees').default(0),
+	leanDeg: number('the lean of the head', -60, 60, 'degrees').default(0),
+	row: whole('the row', -1000, 1000).optional(),
+	need: oneOf('how sharp this person must be', NEEDS).default('sharp'),
+	keep: oneOf('what to keep sharp of this person', KEEPS).default('both-eyes'),
+	motion: oneOf('how this person moves', MOTIONS).default('still')
+});
+
+const ThingSchema = record('this thing', {
+	id: Id,
+	label: text('the label', 1, 80),
+	position: point('the thing’s place'),
+	widthM: number('the width', 0.001, 500, 'm').default(1),
+	heightM: number('the height', 0.001, 500, 'm').default(1),
+	detailMm: number('the size of the detail that matters', 0.5, 5000, 'mm'),
+	intent: oneOf('what this thing should become', INTENTS).default('any'),
+	look: oneOf('the look of this thing', LOOKS).default('bars')
+});
+
+const PlaceSchema = record('the place', {
+	clearBehindCameraM: number('the room behind the camera', 0, 200, 'm').optional(),
+	highestCameraM: number('the highest the camera can go', 0.2, 6, 'm').optional()
+});
+
+const simpleStandard = <T extends string>(standard: T) =>
+	record('the sharpness standard', { standard: z.literal(standard) });
+
+const SharpnessSchema = z.discriminatedUnion(
+	'standard',
+	[
+		simpleStandard('album'),
+		simpleStandard('screen'),
+		simpleStandard('pixel'),
+		record('the sharpness standard', {
+			standard: z.literal('print'),
+			printWidthCm: number('the width of the print', 5, 500, 'cm'),
+			viewingDistanceCm: number('the viewing distance', 10, 1000, 'cm')
+		})
+	],
+	{ error: () => 'what counts as sharp must be one of: album, screen, pixel, print' }
+);
+
+const LightSchema = z.discriminatedUnion(
+	'mode',
+	[
+		record('the light', { mode: z.literal('ambient'), ev100: number('the EV', -20, 30) }),
+		record('the light', {
+			mode: z.literal('flash'),
+			guideNumberM: number('the guide number', 0.5, 500, 'm'),
+			distanceM: number('the distance of the flash', 0.05, 500, 'm'),
+			ambientEv100: number('the EV of the room', -20, 30)
+		})
+	],
+	{ error: () => 'the light must be ambient or flash' }
+);
+
+const FocusChoiceSchema = z.union(
+	[
+		record('the focus', {
+			personId: Id,
+			landmark: oneOf('the part of the face', LANDMARKS).optional()
+		}),
+		record('the focus', { thingId: Id }),
+		record('the focus', { depthM: number('the focus depth', 0.01, 1000, 'm') })
+	],
+	{ error: () => 'the focus must name a person, a thing or a depth, and nothing else' }
+);
+
+const ChoicesSchema = record('the choices', {
+	focus: FocusChoiceSchema.optional(),
+	fNumberExact: number('the f-number', 0.5, 90).optional(),
+	safetyStops: number('the margin', 0, 2, 'stops').default(1 / 3),
+	shutterRule: z
+		.union([z.literal(1), z.literal(2)], { error: () => 'the shutter rule must be 1 or 2' })
+		.default(1),
+	pickBy: oneOf('how the pick is made', ['widest', 'odds']).default('widest')
+});
+
+const NO_CHOICES: z.infer<typeof ChoicesSchema> = {
+	safetyStops: 1 / 3,
+	shutterRule: 1,
+	pickBy: 'widest'
+};
+
+export const ShotSchema = record('the shot', {
+	format: z.literal('focalis-shot', { error: () => 'this is not a Focalis shot' }),
+	version: z.literal(1, { error: () => 'this version of the shot file is not known here' }),
+	title: text('the title', 1, LIMITS.title),
+	notes: text('the notes', 0, LIMITS.notes).default(''),
+	body: BodySchema,
+	lens: LensSchema,
+	camera: CameraSchema,
+	people: list('the people', PersonSchema, LIMITS.people).default([]),
+	things: list('the things', ThingSchema, LIMITS.things).default([]),
+	place: PlaceSchema.optional(),
+	sharpness: SharpnessSchema.default({ standard: 'screen' }),
+	light: LightSchema.optional(),
+	choices: ChoicesSchema.default(NO_CHOICES)
+})
+	.refine(({ camera, lens }) => within(camera.focalMm, lens.focalMm), {
+		path: ['camera', 'focalMm'],
+		message: 'the focal length used must lie within the lens’s own range'
+	})
+	.superRefine(({ people, things, choices }, context) => {
+		const seen = new Set<string>();
+		const claim = (id: string, path: (string | number)[]) => {
+			if (seen.has(id)) {
+				const message = `two people or things share the id “${id}”; each needs its own`;
+				context.addIssue({ code: 'custom', path, message });
+			}
+			seen.add(id);
+		};
+		people.forEach((person, i) => claim(person.id, ['people', i, 'id']));
+		things.forEach((thing, i) => claim(thing.id, ['things', i, 'id']));
+
+		const focus = choices.focus;
+		if (focus && 'personId' in focus && !people.some(({ id }) => id === focus.personId)) {
+			const message = `nobody in this shot has the id “${focus.personId}” to focus on`;
+			context.addIssue({ code: 'custom', path: ['choices', 'focus', 'personId'], message });
+		}
+		if (focus && 'thingId' in focus && !things.some(({ id }) => id === focus.thingId)) {
+			const message = `nothing in this shot has the id “${focus.thingId}” to focus on`;
+			context.addIssue({ code: 'custom', path: ['choices', 'focus', 'thingId'], message });
+		}
+	});
+
+/** A hair of slack, for focal lengths that went through a slider. */
+function within(value: number, [low, high]: readonly [number, number]): boolean {
+	return value >= low - 1e-9 && value <= high + 1e-9;
+}
+
+/** A shot as the program holds it: every default filled in. */
+export type Shot = z.output<typeof ShotSchema>;
+/** A shot as it may be written: what has a default may be missing. */
+export type ShotInput = z.input<typeof ShotSchema>;
+export type Sensor = Shot['body']['sensor'];
+export type Body = Shot['body'];
+export type Lens = Shot['lens'];
+export type Camera = Shot['camera'];
+export type Person = Shot['people'][number];
+export type Thing = Shot['things'][number];
+export type Sharpness = Shot['sharpness'];
+export type Build = Person['build'];
+export type Need = Person['need'];
+export type Keep = Person['keep'];
+export type Intent = Thing['intent'];
+export type Landmark = (typeof LANDMARKS)[number];
+export type FocusChoice = NonNullable<Shot['choices']['focus']>;

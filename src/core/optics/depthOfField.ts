@@ -1,0 +1,21 @@
+import { vergenceErrorOf } from './blur';
+import type { FocusedOptic } from './focus';
+import { depthOfVergence, vergence } from './vergence';
+
+/**
+ * Near and far limit of the sharp zone on the axis: the interval of vergence around the focus in
+ * which the blur disc stays within the tolerance. The same limits as the classical
+ * near = s(H-f)/(H+s-2f), far = s(H-f)/(H-s) (Ray, Applied Photographic Optics, from memory), which
+ * the tests check.
+ *
+ * @returns metres; `farM` is Infinity when the zone reaches that far
+ */
+export function sharpZone(
+	focus: FocusedOptic,
+	fNumber: number,
+	toleranceMm: number
+): { nearM: number; farM: number } {
+	const half = vergenceErrorOf(focus, fNumber, toleranceMm);
+	const middle = vergence(focus.planeM);
+	return { nearM: depthOfVergence(middle + half), farM: depthOfVergence(middle - half) };
+}

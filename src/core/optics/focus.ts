@@ -1,0 +1,47 @@
+import { imageDistanceMm } from './thinLens';
+import { vergence } from './vergence';
+
+/** A lens set to a focal length, with the bend of its surface of focus. */
+export interface Optic {
+	readonly focalMm: number;
+	/** 0: the surface of focus is a flat plane; 1: a shell around the camera. */
+	readonly fieldBend: number;
+}
+
+/** A lens focused: `planeM` is the focused depth on the axis. */
+export interface FocusedOptic extends Optic {
+	readonly planeM: number;
+	readonly imageDistanceMm: number;
+}
+
+/** Focuses a lens on a depth on its axis, m. */
+export function focusAt(optic: Optic, planeM: number): FocusedOptic {
+	return { ...optic, planeM, imageDistanceMm: imageDistanceMm(optic.focalMm, planeM) };
+}
+
+/**
+ * How the surface of focus bends: its depth in a direction `a` off the axis is
+ * s' = s (1 - k (1 - cos a)), k the field bend. Source: the first-order (spherical) form of field
+ * curvature, as a share of the depth.
+ *
+ * @returns s'/s
+ */
+export function bendFactor(fieldBend: number, cosOffAxis: number): number {
+	return 1 - fieldBend * (1 - cosOffAxis);
+}
+
+/** Depth on the axis, m, that puts the surface of focus through a point off the axis. */
+export function planeThrough(optic: Optic, depthM: number, cosOffAxis: number): number {
+	return depthM / bendFactor(optic.fieldBend, cosOffAxis);
+}
+
+/**
+ * Distance from focus in vergence: |1/D - 1/s'|, 1/m. Zero on the surface of focus.
+ *
+ * @param depthM     depth of the point, m
+ * @param cosOffAxis cosine of its angle off the axis
+ */
+export function vergenceError(focus: FocusedOptic, depthM: number, cosOffAxis: number): number {
+	const surfaceM = focus.planeM * bendFactor(focus.fieldBend, cosOffAxis);
+	return Math.abs(vergence(depthM) - vergence(surfaceM));
+}

@@ -1,0 +1,47 @@
+import type { Keep, Landmark, Need } from '../format/shot';
+import type { Eye, Sighting } from '../anatomy/sight';
+import { landmarkPoint } from '../anatomy/head';
+import { seenFrom, type CameraPoint, type CameraPose } from '../scene/camera';
+
+/** How many times the tolerance each need allows; null: nothing is asked of this person. */
+const NEED_FACTOR: Readonly<Record<Need, number | null>> = {
+	key: 1,
+	sharp: 1,
+	// six stops looser: known, not crisp
+	soft: 8,
+	free: null
+};
+
+/** Nose, chin and hairline may be a stop looser than the eyes. */
+const FACE_FACTOR = Math.SQRT2;
+const FACE: readonly Landmark[] = ['nose-tip', 'chin', 'hairline'];
+
+/** A point of a face that the plan must keep sharp, and how many times the tolerance it allows. */
+export interface FacePoint {
+	readonly landmark: Landmark;
+	readonly seen: CameraPoint;
+	readonly factor: number;
+}
+
+/** What must be kept sharp of a person; nothing of someone who is free or has no visible eye. */
+export function facePoints(pose: CameraPose, sighting: Sighting): FacePoint[] {
+	const { person, nearEye, head } = sighting;
+	const factor = NEED_FACTOR[person.need];
+	if (factor === null || !nearEye) return [];
+	const eyes = eyesKept(person.keep, sighting, nearEye).map((eye) => ({
+		landmark: eye.landmark,
+		seen: eye.seen,
+		factor: factor * eye.looseness
+	}));
+	if (person.keep !== 'face') return eyes;
+	const rest = FACE.map((landmark) => ({
+		landmark,
+		seen: seenFrom(pose, landmarkPoint(head, landmark)),
+		factor: factor * FACE_FACTOR
+	}));
+	return [...eyes, ...rest];
+}
+
+function eyesKept(keep: Keep, { eyes }: Sighting, nearEye: Eye): readonly Eye[] {
+	return keep === 'near-eye' ? [nearEye] : eyes.filter((eye) => eye.lost === null);
+}

@@ -1,0 +1,26 @@
+import type { Sensor, Sharpness } from '../format/shot';
+
+/** Diagonal of a 36 x 24 mm frame, mm. */
+const FULL_FRAME_DIAGONAL_MM = 43.2666;
+
+/**
+ * The largest blur that still counts as sharp, mm on the sensor, for what the picture is for:
+ * - `album`: 0.030 mm on full frame, scaled by the diagonal: a small print, the old tables
+ * - `screen`: one and a half pixels of a 3:2 picture that fills the height of a 3840 x 2160 display
+ * - `pixel`: two pixels of the sensor
+ * - `print`: 0.2 mm on the print at 25 cm, and in proportion farther away
+ */
+export function toleranceMm(sharpness: Sharpness, sensor: Sensor): number {
+	switch (sharpness.standard) {
+		case 'album':
+			return (0.03 * Math.hypot(sensor.widthMm, sensor.heightMm)) / FULL_FRAME_DIAGONAL_MM;
+		case 'screen':
+			return (1.5 * sensor.widthMm) / 3240;
+		case 'pixel':
+			return (2 * sensor.widthMm) / sensor.pixelsAcross;
+		case 'print': {
+			const enlargement = (10 * sharpness.printWidthCm) / sensor.widthMm;
+			return (0.2 * (sharpness.viewingDistanceCm / 25)) / enlargement;
+		}
+	}
+}

@@ -1,0 +1,125 @@
+import type { FreePlane, Plan, Reason, TargetResult, Unseen } from '../format/plan';
+import type { Landmark, Shot } from '../format/shot';
+import { engraved, factorOfStops, stopsBetween } from '../optics/fNumber';
+import type { Spot } from './candidates';
+
+/** Why the plan is as it is, each reason with a code and in words. */
+
+const LANDMARK_WORDS: Readonly<Record<Landmark, string>> = {
+	'left-eye': 'left eye',
+	'right-eye': 'right eye',
+	'nose-tip': 'nose',
+	chin: 'chin',
+	hairline: 'hairline'
+};
+
+/** Below a third of a stop the free plane is not worth the lean. */
+const WORTH_STOPS = 1 / 3;
+
+/** "Ilinca’s left eye", "the trumpet". */
+export function nameOf(
+	shot: Shot,
+	{ personId, thingId, landmark }: Pick<TargetResult, 'personId' | 'thingId' | 'landmark'>
+): string {
+	if (thingId) return shot.things.find(({ id }) => id === thingId)?.label ?? thingId;
+	const name = shot.people.find(({ id }) => id === personId)?.name ?? '';
+	return landmark === 'thing' ? name : `${name}’s ${LANDMARK_WORDS[landmark]}`;
+}
+
+const aStop = (stops: number) => `${stops.toFixed(1)} ${stops.toFixed(1) === '1.0' ? 'stop' : 'stops'}`;
+
+/** Reasons of a plan that has something to focus on. */
+export function reasonsOf(
+	shot: Shot,
+	plan: Pick<Plan, 'feasible' | 'fNumberExact' | 'worstRatio' | 'targets' | 'unseen' | 'free'>,
+	diffraction: boolean
+): Reason[] {
+	const fNumber = engraved(plan.fNumberExact ?? 0);
+	const worst = plan.targets.reduce<TargetResult | null>(
+		(most, target) => (most && most.ratio >= target.ratio ? most : target),
+		null
+	);
+	const reasons: Reason[] = [];
+	if (!worst) {
+		reasons.push({ code: 'nobody-seen', text: 'Nobody who should be sharp can be seen from here.' });
+	} else if (plan.feasible) {
+		reasons.push({
+			code: 'binding',
+			text: `${nameOf(shot, worst)} is the hardest to hold at f/${fNumber}.`,
+			...ownerOf(worst)
+		});
+	} else {
+		const shortStops = stopsBetween(1, worst.ratio);
+		reasons.push({
+			code: 'infeasible',
+			text: `At f/${fNumber}, ${nameOf(shot, worst)} is still ${aStop(shortStops)} short of sharp.`,
+			shortStops,
+			...ownerOf(worst)
+		});
+	}
+	const margin = factorOfStops(shot.choices.safetyStops);
+	if (plan.feasible && (plan.worstRatio ?? 0) * margin > 1) {
+		const text = `Everyone is sharp, but without the margin asked for (${aStop(shot.choices.safetyStops)}).`;
+		reasons.push({ code: 'no-margin', text });
+	}
+	if (diffraction) {
+		const text = `At f/${fNumber} the small opening itself softens the whole picture.`;
+		reasons.push({ code: 'diffraction', text });
+	}
+	reasons.push(...freePlaneReason(plan.free), ...unseenReasons(shot, plan.unseen));
+	return reasons;
+}
+
+/** Reasons of a plan that has nothing to focus on. */
+export function noFocusReasons(
+	shot: Shot,
+	tooClose: readonly Spot[],
+	unseen: readonly Unseen[]
+): Reason[] {
+	const text = 'There is nothing in the picture to focus on.';
+	return [
+		...(tooClose.length === 0 ? [{ code: 'no-focus', text }] : []),
+		...tooClose.map(({ personId, thingId, seen }) => {
+			const { closestFocusM } = shot.lens;
+			const who =
+				shot.people.find(({ id }) => id === personId)?.name ??
+				shot.things.find(({ id }) => id === thingId)?.label ??
+				'That distance';
+			return {
+				code: 'too-close',
+				text: `${who} is nearer than this lens can focus (${closestFocusM} m).`,
+				depthM: seen.depthM,
+				closestFocusM,
+				...(personId ? { personId } : {}),
+				...(thingId ? { thingId } : {})
+			};
+		}),
+		...unseenReasons(shot, unseen)
+	];
+}
+
+function ownerOf({ personId, thingId, landmark }: TargetResult) {
+	return { ...(personId ? { personId } : {}), ...(thingId ? { thingId } : {}), landmark };
+}
+
+function freePlaneReason(free: FreePlane | null): Reason[] {
+	if (!free?.gainStops || free.gainStops < WORTH_STOPS) return [];
+	const way = free.leanM > 0 ? 'forward' : 'back';
+	const text = `Focus locked, then a lean ${way}, would gain ${aStop(free.gainStops)}.`;
+	return [{ code: 'lean', text, leanM: free.leanM, gainStops: free.gainStops }];
+}
+
+function unseenReasons(shot: Shot, unseen: readonly Unseen[]): Reason[] {
+	const nameOfId = (id: string | null) =>
+		[...shot.people.map((p) => [p.id, p.name]), ...shot.things.map((t) => [t.id, t.label])].find(
+			([known]) => known === id
+		)?.[1] ?? '';
+	return unseen.map(({ personId, why, by }) => {
+		const words = {
+			cut: 'outside the frame',
+			turned: 'turned away',
+			hidden: `hidden behind ${nameOfId(by)}`
+		};
+		return { code: 'unseen', text: `${nameOfId(personId)} is ${words[why]}.`, personId, why, by };
+	});
+}

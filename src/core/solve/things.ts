@@ -1,0 +1,41 @@
+import type { ThingResult } from '../format/plan';
+import { patternContrast, smearMm } from '../optics/contrast';
+import type { FocusedOptic } from '../optics/focus';
+import { defocusMm } from '../optics/blur';
+import { vergenceError } from '../optics/focus';
+import type { Scene, SeenThing } from './scene';
+
+/** Contrast from which the detail of a thing can be read, and above which it is recognised. */
+const READABLE_CONTRAST = 0.8;
+const RECOGNISABLE_CONTRAST = 0.2;
+
+function stateOfContrast(contrast: number): 'readable' | 'recognisable' | 'dissolved' {
+	if (contrast >= READABLE_CONTRAST) return 'readable';
+	return contrast > RECOGNISABLE_CONTRAST ? 'recognisable' : 'dissolved';
+}
+
+/** What becomes of a thing at a focus and f-number. */
+export function judgeThing(
+	scene: Scene,
+	{ thing, seen, inFrame }: SeenThing,
+	focus: FocusedOptic,
+	fNumber: number
+): ThingResult {
+	const { id, intent } = thing;
+	const { depthM, cosOffAxis } = seen;
+	if (!inFrame) {
+		return { id, depthM, smearMm: null, contrast: null, state: 'outside', intent, met: null };
+	}
+	const smear = smearMm(focus, fNumber, depthM, cosOffAxis);
+	const contrast = patternContrast(focus, fNumber, depthM, smear, thing.detailMm, scene.pixelMm);
+	const state = stateOfContrast(contrast);
+	const isSharp = () =>
+		defocusMm(focus, fNumber, vergenceError(focus, depthM, cosOffAxis)) <= scene.toleranceMm;
+	const met = intent === 'any' || (intent === 'sharp' ? isSharp() : state === intent);
+	return { id, depthM, smearMm: smear, contrast, state, intent, met };
+}
+
+/** How many of the things in the frame become what they should. */
+export function intentsMet(scene: Scene, focus: FocusedOptic, fNumber: number): number {
+	return scene.things.filter((seen) => judgeThing(scene, seen, focus, fNumber).met === true).length;
+}

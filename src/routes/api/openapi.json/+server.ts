@@ -1,0 +1,6 @@
+import { json } from '@sveltejs/kit';
+import { onlyMethod } from '../respond';
+import { openApi } from './document';
+
+export const GET = () => json(openApi());
+export const fallback = onlyMethod('GET');

@@ -1,0 +1,77 @@
+import { json } from '@sveltejs/kit';
+import type { Problem } from '$core/format/problems';
+
+/** What every route shares: bounded reading of a request, and errors of one shape. */
+
+export interface ApiError {
+	readonly code: string;
+	readonly message: string;
+	readonly issues: readonly Problem[];
+}
+
+/** The body of an error answer. */
+export const errorBody = (
+	code: string,
+	message: string,
+	issues: readonly Problem[] = []
+): { error: ApiError } => ({ error: { code, message, issues } });
+
+/** An error answer. */
+export function refuse(
+	status: number,
+	code: string,
+	message: string,
+	issues: readonly Problem[] = [],
+	headers: Record<string, string> = {}
+): Response {
+	return json(errorBody(code, message, issues), { status, headers });
+}
+
+/** For every method a route does not have. */
+export function onlyMethod(method: 'GET' | 'POST') {
+	const allow = method === 'GET' ? 'GET, HEAD' : method;
+	return () =>
+		refuse(405, 'wrong-method', `This address answers to ${method} only.`, [], { allow });
+}
+
+export type JsonReading =
+	| { readonly ok: true; readonly value: unknown }
+	| { readonly ok: false; readonly response: Response };
+
+/** Reads a JSON body of at most so many bytes. Never throws; what is wrong comes back as an answer. */
+export async function readJson(request: Request, mostBytes: number): Promise<JsonReading> {
+	const type = (request.headers.get('content-type') ?? '').split(';')[0]?.trim().toLowerCase();
+	if (type !== 'application/json') {
+		const message = 'Send the shot as JSON, with the content type application/json.';
+		return { ok: false, response: refuse(415, 'wrong-content-type', message) };
+	}
+	const bytes = await readBytes(request, mostBytes);
+	if (bytes === null) {
+		const message = `This is too large: at most ${mostBytes / 1024 / 1024} MiB.`;
+		return { ok: false, response: refuse(413, 'too-large', message) };
+	}
+	try {
+		const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+		return { ok: true, value: JSON.parse(text) };
+	} catch {
+		const message = 'This is not valid JSON in UTF-8: it may be cut off or damaged.';
+		return { ok: false, response: refuse(400, 'not-json', message) };
+	}
+}
+
+/** The body, or null as soon as it proves too large. */
+async function readBytes(request: Request, mostBytes: number): Promise<Uint8Array | null> {
+	if (Number(request.headers.get('content-length')) > mostBytes) return null;
+	const chunks: Uint8Array[] = [];
+	let size = 0;
+	try {
+		for await (const chunk of request.body ?? []) {
+			size += chunk.byteLength;
+			if (size > mostBytes) return null;
+			chunks.push(chunk);
+		}
+	} catch {
+		// the client went away: what came is all there is, and will not parse
+	}
+	return Buffer.concat(chunks);
+}

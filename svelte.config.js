@@ -1,0 +1,58 @@
+import { rename, writeFile } from 'node:fs/promises';
+import adapterNode from '@sveltejs/adapter-node';
+import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+
+/**
+ * adapter-node listens on every interface unless HOST is set. Focalis stays on this computer unless
+ * told otherwise, and the routes bound the size of a request themselves.
+ */
+const START = `process.env.HOST ??= '127.0.0.1';
+process.env.PORT ??= '4180';
+process.env.BODY_SIZE_LIMIT ??= 'Infinity';
+await import('./server.js');
+`;
+
+function adapter() {
+	const inner = adapterNode();
+	return {
+		...inner,
+		async adapt(builder) {
+			await inner.adapt(builder);
+			await rename('build/index.js', 'build/server.js');
+			await writeFile('build/index.js', START);
+		}
+	};
+}
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+	preprocess: vitePreprocess(),
+	kit: {
+		adapter: adapter(),
+		alias: {
+			$core: 'src/core',
+			$data: 'src/data',
+			$ui: 'src/ui'
+		},
+		csp: {
+			mode: 'nonce',
+			directives: {
+				'default-src': ['self'],
+				'script-src': ['self'],
+				// Plotly and the drawings set styles on elements; scripts stay strict
+				'style-src': ['self', 'unsafe-inline'],
+				'img-src': ['self', 'data:', 'blob:'],
+				'connect-src': ['self'],
+				'worker-src': ['self', 'blob:'],
+				'object-src': ['none'],
+				'base-uri': ['none'],
+				'form-action': ['self'],
+				'frame-ancestors': ['none']
+			}
+		},
+		// There are no forms and no cookies; Host and Origin are checked in hooks.server.ts instead,
+		// so that a script with the wrong content type is told so.
+		csrf: { trustedOrigins: ['*'] },
+		version: { pollInterval: 0 }
+	}
+};
