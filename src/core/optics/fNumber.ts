@@ -8,8 +8,8 @@ import type { Lens } from '../format/shot';
 
 /** Engraved thirds from i = -3 (0.7) on. */
 const ENGRAVED = [
-	0.7, 0.8, 0.9, 1, 1.1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5, 5.6, 6.3, 7.1, 8,
-	9, 10, 11, 13, 14, 16, 18, 20, 22, 25, 29, 32, 36, 40, 45, 51, 57, 64
+	0.7, 0.8, 0.9, 1, 1.1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5, 5.6, 6.3, 7.1,
+	8, 9, 10, 11, 13, 14, 16, 18, 20, 22, 25, 29, 32, 36, 40, 45, 51, 57, 64
 ] as const;
 const FIRST_INDEX = -3;
 
@@ -49,7 +49,9 @@ export function factorOfStops(stops: number): number {
 export function widestFNumber(lens: Lens, focalMm: number): number {
 	const [short, long] = lens.focalMm;
 	const [atShort, atLong] = lens.widestFNumber;
-	return long > short ? atShort + ((atLong - atShort) * (focalMm - short)) / (long - short) : atShort;
+	return long > short
+		? atShort + ((atLong - atShort) * (focalMm - short)) / (long - short)
+		: atShort;
 }
 
 /**

@@ -78,5 +78,7 @@ function placeName(place: number, count: number): string {
 	if (count === 2) return place === 0 ? 'on the left' : 'on the right';
 	const fromLeft = place + 1;
 	const fromRight = count - place;
-	return fromLeft <= fromRight ? `${ordinal(fromLeft)} from left` : `${ordinal(fromRight)} from right`;
+	return fromLeft <= fromRight
+		? `${ordinal(fromLeft)} from left`
+		: `${ordinal(fromRight)} from right`;
 }

@@ -59,7 +59,10 @@ export function candidatesOf(scene: Scene, spots: readonly Spot[]): Candidate[] 
 }
 
 function worstOfKey(targets: readonly Target[], ratios: readonly number[]): number {
-	return targets.reduce((worst, { isKey }, i) => (isKey ? Math.max(worst, ratios[i] ?? 0) : worst), 0);
+	return targets.reduce(
+		(worst, { isKey }, i) => (isKey ? Math.max(worst, ratios[i] ?? 0) : worst),
+		0
+	);
 }
 
 function freeSpots(scene: Scene): Spot[] {
@@ -99,12 +102,7 @@ function nearEyeSpot(scene: Scene, sighting: Sighting): Spot[] {
 	return eye ? [faceSpot(scene, sighting, eye.landmark, eye.seen)] : [];
 }
 
-function faceSpot(
-	scene: Scene,
-	{ person }: Sighting,
-	landmark: Landmark,
-	seen: CameraPoint
-): Spot {
+function faceSpot(scene: Scene, { person }: Sighting, landmark: Landmark, seen: CameraPoint): Spot {
 	return {
 		kind: landmark === 'left-eye' || landmark === 'right-eye' ? 'eye' : 'landmark',
 		personId: person.id,

@@ -56,8 +56,7 @@ function mostIntents(scene: Scene, pairs: readonly Pair[]): Pair[] {
 
 /** When nothing is feasible: the f-number that serves `key` people best, then everyone. */
 function leastBad(pairs: readonly Pair[]): Pair[] {
-	const keyShort = ({ candidate, fNumber }: Pair) =>
-		Math.max(1, candidate.keyWorstAtF1 / fNumber);
+	const keyShort = ({ candidate, fNumber }: Pair) => Math.max(1, candidate.keyWorstAtF1 / fNumber);
 	const first = pairs.reduce((best, pair) => {
 		const gain = keyShort(best) - keyShort(pair) || worstRatio(best) - worstRatio(pair);
 		return gain > 0 ? pair : best;

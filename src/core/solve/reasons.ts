@@ -26,7 +26,8 @@ export function nameOf(
 	return landmark === 'thing' ? name : `${name}’s ${LANDMARK_WORDS[landmark]}`;
 }
 
-const aStop = (stops: number) => `${stops.toFixed(1)} ${stops.toFixed(1) === '1.0' ? 'stop' : 'stops'}`;
+const aStop = (stops: number) =>
+	`${stops.toFixed(1)} ${stops.toFixed(1) === '1.0' ? 'stop' : 'stops'}`;
 
 /** Reasons of a plan that has something to focus on. */
 export function reasonsOf(
@@ -41,7 +42,10 @@ export function reasonsOf(
 	);
 	const reasons: Reason[] = [];
 	if (!worst) {
-		reasons.push({ code: 'nobody-seen', text: 'Nobody who should be sharp can be seen from here.' });
+		reasons.push({
+			code: 'nobody-seen',
+			text: 'Nobody who should be sharp can be seen from here.'
+		});
 	} else if (plan.feasible) {
 		reasons.push({
 			code: 'binding',

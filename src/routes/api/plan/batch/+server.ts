@@ -11,7 +11,8 @@ export async function POST({ request }) {
 	const reading = await readJson(request, BATCH_BYTES);
 	if (!reading.ok) return reading.response;
 	const batch = readBatch(reading.value);
-	if (!batch.ok) return refuse(422, 'invalid', 'Something in this batch is not right.', batch.problems);
+	if (!batch.ok)
+		return refuse(422, 'invalid', 'Something in this batch is not right.', batch.problems);
 
 	const results = [];
 	for (const shot of batch.shots) {

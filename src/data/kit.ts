@@ -1,0 +1,64 @@
+import type { Body, Lens } from '$core/format/shot';
+
+/** Generic bodies and lenses to start from. No maker's: the numbers are the usual ones of their kind. */
+
+const WIDE_GRID = {
+	columns: 25,
+	rows: 17,
+	spanX: 0.95,
+	spanY: 0.95,
+	boxX: 0.03,
+	boxY: 0.045,
+	sensitive: 'all'
+} as const;
+
+const body = (
+	name: string,
+	widthMm: number,
+	heightMm: number,
+	pixelsAcross: number,
+	pixelsDown: number
+): Body => ({
+	name,
+	sensor: { widthMm, heightMm, pixelsAcross, pixelsDown },
+	focusGrid: WIDE_GRID,
+	iso: [100, 12800],
+	syncSpeedS: 1 / 200,
+	fastestShutterS: 1 / 8000
+});
+
+const lens = (
+	name: string,
+	focalMm: readonly [number, number],
+	widest: readonly [number, number],
+	smallestFNumber: number,
+	closestFocusM: number,
+	stabiliserStops = 0
+): Lens => ({
+	name,
+	focalMm: [...focalMm],
+	widestFNumber: [...widest],
+	smallestFNumber,
+	closestFocusM,
+	fieldBend: 0,
+	stabiliserStops
+});
+
+export const BODIES = {
+	fullFrame24: body('Full-frame 24 MP', 36, 24, 6000, 4000),
+	fullFrame45: body('Full-frame 45 MP', 36, 24, 8256, 5504),
+	crop26: body('1.5x crop 26 MP', 23.5, 15.6, 6240, 4160),
+	fourThirds20: body('Four-thirds 20 MP', 17.3, 13, 5184, 3888)
+} as const satisfies Record<string, Body>;
+
+export const LENSES = {
+	wide24: lens('24 mm f/1.4', [24, 24], [1.4, 1.4], 16, 0.25),
+	wide35: lens('35 mm f/1.4', [35, 35], [1.4, 1.4], 16, 0.3),
+	normal50: lens('50 mm f/1.4', [50, 50], [1.4, 1.4], 16, 0.45),
+	portrait85: lens('85 mm f/1.4', [85, 85], [1.4, 1.4], 16, 0.85),
+	portrait85Fast: lens('85 mm f/1.2', [85, 85], [1.2, 1.2], 16, 0.85),
+	portrait135: lens('135 mm f/1.8', [135, 135], [1.8, 1.8], 22, 0.9),
+	zoom2470: lens('24–70 mm f/2.8', [24, 70], [2.8, 2.8], 22, 0.38),
+	zoom70200: lens('70–200 mm f/2.8', [70, 200], [2.8, 2.8], 22, 1, 4),
+	zoom1855: lens('18–55 mm f/3.5–5.6', [18, 55], [3.5, 5.6], 22, 0.28, 3)
+} as const satisfies Record<string, Lens>;

@@ -1,0 +1,192 @@
+import Dexie, { liveQuery, type EntityTable, type Table } from 'dexie';
+import { z } from 'zod';
+import { ShotSchema } from '$core/format/shot';
+import { problemsOf, type Problem } from '$core/format/problems';
+import type { History, Step } from './history';
+
+/** What the browser keeps: jobs, their shots, and the history of each shot. */
+
+const JobSchema = z.strictObject({
+	id: z.string(),
+	title: z.string(),
+	createdAt: z.number(),
+	/** Made from the sample day. */
+	isSample: z.boolean()
+});
+
+const ShotRecordSchema = z.strictObject({
+	id: z.string(),
+	jobId: z.string(),
+	/** Order within the job. */
+	position: z.number(),
+	/** Counts every save, so that two windows notice each other. */
+	revision: z.number(),
+	/** Number of the present step of its history. */
+	cursor: z.number(),
+	/** Taken out by the user; kept so that it can come back. */
+	isRemoved: z.boolean(),
+	shot: ShotSchema
+});
+
+const StepSchema = z.strictObject({
+	shotId: z.string(),
+	step: z.number(),
+	gesture: z.string(),
+	shot: ShotSchema
+});
+
+export type Job = z.infer<typeof JobSchema>;
+export type ShotRecord = z.infer<typeof ShotRecordSchema>;
+type StepRecord = z.infer<typeof StepSchema>;
+
+/** A record that no longer validates: left where it is, and reported. */
+export interface SetAside {
+	readonly id: string;
+	readonly problems: readonly Problem[];
+	readonly raw: unknown;
+}
+
+export interface Contents {
+	readonly jobs: readonly Job[];
+	readonly shots: readonly ShotRecord[];
+	readonly setAside: readonly SetAside[];
+}
+
+/** Why the browser does not keep the work. */
+export type Trouble = 'full' | 'refused';
+
+export type SaveResult =
+	| { readonly outcome: 'saved'; readonly revision: number }
+	/** Another window was faster; `theirs` is null when it threw the record away. */
+	| { readonly outcome: 'conflict'; readonly theirs: ShotRecord | null };
+
+class Database extends Dexie {
+	readonly jobs!: EntityTable<Job, 'id'>;
+	readonly shots!: EntityTable<ShotRecord, 'id'>;
+	readonly steps!: Table<StepRecord, [string, number]>;
+
+	constructor(name: string) {
+		super(name);
+		this.version(1).stores({ jobs: 'id', shots: 'id, jobId', steps: '[shotId+step], shotId' });
+	}
+}
+
+/** The store of one browser. Every method may reject; `troubleOf` says why in our terms. */
+export class Store {
+	readonly #db: Database;
+
+	constructor(name = 'focalis') {
+		this.#db = new Database(name);
+	}
+
+	/** Everything kept, validated. What does not validate is set aside, not touched. */
+	async read(): Promise<Contents> {
+		const [jobs, shots] = await Promise.all([this.#db.jobs.toArray(), this.#db.shots.toArray()]);
+		const setAside: SetAside[] = [];
+		const valid = <T>(schema: z.ZodType<T>, rows: readonly { readonly id: string }[]): T[] =>
+			rows.flatMap((raw) => {
+				const result = schema.safeParse(raw);
+				if (result.success) return [result.data];
+				setAside.push({ id: raw.id, problems: problemsOf(result.error), raw });
+				return [];
+			});
+		return {
+			jobs: valid(JobSchema, jobs).sort((a, b) => a.createdAt - b.createdAt),
+			shots: valid(ShotRecordSchema, shots).sort((a, b) => a.position - b.position),
+			setAside
+		};
+	}
+
+	/** Calls back now and whenever this or another window changes something. Returns how to stop. */
+	watch(onContents: (contents: Contents) => void, onTrouble: (error: unknown) => void): () => void {
+		const subscription = liveQuery(() => this.read()).subscribe(onContents, onTrouble);
+		return () => subscription.unsubscribe();
+	}
+
+	/**
+	 * The history of a shot. Steps that no longer validate are passed over: the history then starts
+	 * anew after them.
+	 */
+	async readHistory({ id, cursor, shot }: ShotRecord): Promise<History> {
+		const rows = await this.#db.steps.where({ shotId: id }).sortBy('step');
+		const steps: Step[] = [];
+		for (const row of rows) {
+			const result = StepSchema.safeParse(row);
+			const expected = (rows[0]?.step ?? 0) + steps.length;
+			if (!result.success || result.data.step !== expected) {
+				const next = (rows.at(-1)?.step ?? -1) + 1;
+				return { steps: [{ gesture: '', shot }], first: next, cursor: next };
+			}
+			steps.push({ gesture: result.data.gesture, shot: result.data.shot });
+		}
+		const first = rows[0]?.step ?? cursor;
+		const holdsCursor = cursor >= first && cursor < first + steps.length;
+		return holdsCursor
+			? { steps, first, cursor }
+			: {
+					steps: [{ gesture: '', shot }],
+					first: first + steps.length,
+					cursor: first + steps.length
+				};
+	}
+
+	/**
+	 * Saves a shot and the steps of its history from `changedFrom` on, unless another window saved
+	 * it since `record.revision`. The job it belongs to is added if the store does not have it yet.
+	 */
+	async save(
+		record: ShotRecord,
+		history: History,
+		changedFrom: number,
+		job: Job | null
+	): Promise<SaveResult> {
+		const { jobs, shots, steps } = this.#db;
+		return this.#db.transaction('rw', jobs, shots, steps, async () => {
+			if (job && !(await jobs.get(job.id))) await jobs.add(job);
+			const stored = await shots.get(record.id);
+			if (stored ? stored.revision !== record.revision : record.revision > 0) {
+				return { outcome: 'conflict', theirs: stored ?? null } as const;
+			}
+			const revision = record.revision + 1;
+			await shots.put({ ...record, revision, cursor: history.cursor });
+			const last = history.first + history.steps.length - 1;
+			const key = (step: number) => [record.id, step];
+			await steps
+				.where('[shotId+step]')
+				.between(key(last + 1), key(Infinity))
+				.delete();
+			await steps.where('[shotId+step]').between(key(-Infinity), key(history.first)).delete();
+			await steps.bulkPut(
+				history.steps
+					.map(({ gesture, shot }, i) => ({
+						shotId: record.id,
+						step: history.first + i,
+						gesture,
+						shot
+					}))
+					.filter(({ step }) => step >= changedFrom)
+			);
+			return { outcome: 'saved', revision } as const;
+		});
+	}
+
+	/** Adds a job with its shots. Ids are new, so nothing is overwritten. */
+	async addJob(job: Job, shots: readonly ShotRecord[]): Promise<void> {
+		await this.#db.transaction('rw', this.#db.jobs, this.#db.shots, async () => {
+			await this.#db.jobs.add(job);
+			await this.#db.shots.bulkAdd([...shots]);
+		});
+	}
+
+	close(): void {
+		this.#db.close();
+	}
+}
+
+/** Tells a full store from one the browser refuses to open. */
+export function troubleOf(error: unknown): Trouble {
+	const names = [error, (error as { inner?: unknown } | null)?.inner].map(
+		(one) => (one as { name?: string } | null)?.name
+	);
+	return names.includes('QuotaExceededError') ? 'full' : 'refused';
+}

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+
+/** How the app looks and speaks on this device. */
+
+const KEY = 'focalis-settings';
+
+const SettingsSchema = z.object({
+	look: z.enum(['day', 'night']).optional(),
+	units: z.enum(['m', 'ft']).default('m'),
+	/** Single-letter shortcuts can be turned off. */
+	shortcuts: z.boolean().default(true),
+	lastShotId: z.string().nullable().default(null)
+});
+
+type Values = z.infer<typeof SettingsSchema>;
+
+/** The settings kept in the browser; the defaults when there are none or they cannot be read. */
+function read(): Values {
+	try {
+		return SettingsSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'));
+	} catch {
+		return SettingsSchema.parse({});
+	}
+}
+
+class Settings {
+	#values = $state<Values>(read());
+
+	get units() {
+		return this.#values.units;
+	}
+	get look() {
+		return (
+			this.#values.look ?? (document.documentElement.dataset['look'] === 'night' ? 'night' : 'day')
+		);
+	}
+	get shortcuts() {
+		return this.#values.shortcuts;
+	}
+	get lastShotId() {
+		return this.#values.lastShotId;
+	}
+
+	set(change: Partial<Values>) {
+		this.#values = { ...this.#values, ...change };
+		if (change.look) document.documentElement.dataset['look'] = change.look;
+		try {
+			localStorage.setItem(KEY, JSON.stringify(this.#values));
+		} catch {
+			// a browser that keeps nothing still works; the shots' own notice says so
+		}
+	}
+}
+
+export const settings = new Settings();

@@ -1,0 +1,79 @@
+/** Numbers as a photographer reads them. */
+
+export type Units = 'm' | 'ft';
+
+const METRES_PER_FOOT = 0.3048;
+
+/** A distance: "6.10 m", "20.0 ft". */
+export function distance(metres: number, units: Units): string {
+	if (!Number.isFinite(metres)) return 'infinity';
+	return units === 'm'
+		? `${metres.toFixed(metres < 20 ? 2 : 1)} m`
+		: `${(metres / METRES_PER_FOOT).toFixed(metres < 20 ? 1 : 0)} ft`;
+}
+
+/** A short length, to be felt rather than read: "6 cm", "1.2 m", "2½ in" as "2.5 in". */
+export function smallLength(metres: number, units: Units): string {
+	const size = Math.abs(metres);
+	if (units === 'm') {
+		if (size < 0.01) return `${Math.round(size * 1000)} mm`;
+		return size < 1 ? `${Math.round(size * 100)} cm` : `${size.toFixed(1)} m`;
+	}
+	const inches = (size / METRES_PER_FOOT) * 12;
+	if (inches < 24) return `${inches < 3 ? inches.toFixed(1) : Math.round(inches)} in`;
+	return `${(inches / 12).toFixed(1)} ft`;
+}
+
+export const toUnits = (metres: number, units: Units): number =>
+	units === 'm' ? metres : metres / METRES_PER_FOOT;
+export const fromUnits = (value: number, units: Units): number =>
+	units === 'm' ? value : value * METRES_PER_FOOT;
+
+/** "f/4.5" */
+export const fStop = (fNumber: number): string => `f/${fNumber}`;
+
+/** "1 stop", "2.5 stops", "a third of a stop". */
+export function stopsInWords(stops: number): string {
+	const thirds = Math.round(stops * 3);
+	if (thirds === 1) return 'a third of a stop';
+	if (thirds === 2) return 'two thirds of a stop';
+	const text = stops.toFixed(1).replace(/\.0$/, '');
+	return text === '1' ? '1 stop' : `${text} stops`;
+}
+
+const NUMBERS = [
+	'no',
+	'one',
+	'two',
+	'three',
+	'four',
+	'five',
+	'six',
+	'seven',
+	'eight',
+	'nine',
+	'ten',
+	'eleven',
+	'twelve',
+	'thirteen',
+	'fourteen',
+	'fifteen',
+	'sixteen',
+	'seventeen',
+	'eighteen',
+	'nineteen',
+	'twenty'
+];
+
+/** "twelve"; figures from twenty-one on. */
+export const count = (n: number): string => NUMBERS[n] ?? String(n);
+
+/** "Radu", "Radu and Noor", "Radu, Noor and 3 more". */
+export function namesOf(names: readonly string[], most = 3): string {
+	if (names.length <= 1) return names[0] ?? '';
+	if (names.length <= most) return `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+	const shown = most - 1;
+	return `${names.slice(0, shown).join(', ')} and ${names.length - shown} more`;
+}
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
