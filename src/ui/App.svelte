@@ -1,0 +1,147 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import type { Refusal } from '$core/format/shotFile';
+	import PlanScreen from './plan/PlanScreen.svelte';
+	import { readShotFile, saveShotFile } from './shared/files';
+	import Help from './shared/Help.svelte';
+	import Notices from './shared/Notices.svelte';
+	import { openSampleDay } from './shared/sample';
+	import { Session } from './shared/session.svelte';
+	import { settings } from './shared/settings.svelte';
+	import TopBar from './shared/TopBar.svelte';
+	import Welcome from './shared/Welcome.svelte';
+
+	/** The shell around the places of the work. */
+	interface Props {
+		/** The shot the address asks for. */
+		shotId: string | null;
+		wantsSample: boolean;
+		onshot: (shotId: string) => void;
+	}
+
+	let { shotId, wantsSample, onshot }: Props = $props();
+
+	const session = new Session();
+	let refusal = $state.raw<Refusal | null>(null);
+	let isHelpOpen = $state(false);
+	let isDropping = $state(false);
+	let chooser = $state<HTMLInputElement>();
+	let hasOpenedSample = false;
+
+	$effect(() => untrack(() => session.start(shotId ?? settings.lastShotId)));
+	$effect(() => {
+		if (!session.isReady || !wantsSample || hasOpenedSample) return;
+		hasOpenedSample = true;
+		untrack(() => void openSampleDay(session));
+	});
+	$effect(() => {
+		const id = session.shotId;
+		if (!id) return;
+		untrack(() => {
+			settings.set({ lastShotId: id });
+			onshot(id);
+		});
+	});
+
+	async function take(file: File | undefined) {
+		if (!file) return;
+		const reading = await readShotFile(file);
+		refusal = reading.ok ? null : reading;
+		if (reading.ok) await session.addShot(reading.shot);
+	}
+
+	function drop(event: DragEvent) {
+		event.preventDefault();
+		isDropping = false;
+		void take(event.dataTransfer?.files[0]);
+	}
+
+	const CTRL: Readonly<Record<string, () => void>> = {
+		z: () => session.undo(),
+		y: () => session.redo(),
+		Z: () => session.redo(),
+		o: () => chooser?.click(),
+		s: () => session.shot && saveShotFile(session.shot)
+	};
+	const LETTERS: Readonly<Record<string, () => void>> = {
+		u: () => settings.set({ units: settings.units === 'm' ? 'ft' : 'm' }),
+		n: () => settings.set({ look: settings.look === 'night' ? 'day' : 'night' }),
+		'?': () => (isHelpOpen = true)
+	};
+
+	function press(event: KeyboardEvent) {
+		const isTyping = (event.target as Element).matches(
+			'input:not([type=radio], [type=checkbox]), textarea, select'
+		);
+		const isCommand = event.ctrlKey || event.metaKey;
+		if (event.altKey || document.querySelector('dialog[open]')) return;
+		if (isCommand && isTyping && 'zyZ'.includes(event.key)) return;
+		if (!isCommand && (isTyping || !settings.shortcuts)) return;
+		const action = (isCommand ? CTRL : LETTERS)[event.key];
+		if (!action) return;
+		event.preventDefault();
+		action();
+	}
+</script>
+
+<svelte:window
+	onkeydown={press}
+	ondragover={(event) => {
+		event.preventDefault();
+		isDropping = true;
+	}}
+	ondragleave={(event) => (isDropping = event.relatedTarget !== null)}
+	ondrop={drop}
+	onpagehide={() => void session.flush()}
+/>
+<svelte:document onvisibilitychange={() => document.hidden && void session.flush()} />
+
+<div class="app" data-saved={!session.isSaving} data-ready={session.isReady}>
+	<TopBar {session} onfile={(file) => void take(file)} onhelp={() => (isHelpOpen = true)} />
+	<Notices {session} {refusal} onforget={() => (refusal = null)} />
+	{#if session.shot}
+		<PlanScreen {session} />
+	{:else if session.isReady}
+		<Welcome {session} />
+	{/if}
+	<input
+		bind:this={chooser}
+		class="sr-only"
+		type="file"
+		tabindex="-1"
+		aria-hidden="true"
+		accept=".json,application/json"
+		onchange={(event) => {
+			const [file] = event.currentTarget.files ?? [];
+			event.currentTarget.value = '';
+			void take(file);
+		}}
+	/>
+	{#if isDropping}<div class="drop" aria-hidden="true">Drop the shot file here</div>{/if}
+</div>
+<Help bind:open={isHelpOpen} />
+
+<style>
+	.app {
+		display: flex;
+		flex-direction: column;
+		min-height: 100dvh;
+	}
+	@media (min-width: 720px) and (min-height: 600px) {
+		.app {
+			height: 100dvh;
+		}
+	}
+	.drop {
+		position: fixed;
+		inset: 1rem;
+		display: grid;
+		place-items: center;
+		border: 3px dashed var(--focus);
+		background: color-mix(in srgb, var(--paper) 85%, transparent);
+		font-family: var(--font-serif);
+		font-size: 1.6rem;
+		z-index: 50;
+		pointer-events: none;
+	}
+</style>

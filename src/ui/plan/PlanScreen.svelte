@@ -1,0 +1,119 @@
+<script lang="ts">
+	import Choice from '../shared/Choice.svelte';
+	import type { Session } from '../shared/session.svelte';
+	import { untrack } from 'svelte';
+	import Frame from './frame/Frame.svelte';
+	import Ladder from './ladder/Ladder.svelte';
+	import Stepper from './ladder/Stepper.svelte';
+	import { PlanView } from './plan.svelte';
+	import Stage from './stage/Stage.svelte';
+	import Verdict from './verdict/Verdict.svelte';
+	import Wishes from './verdict/Wishes.svelte';
+
+	/** The heart: the verdict, the stage, the frame and the ladder of one shot. */
+	let { session }: { session: Session } = $props();
+
+	const plan = untrack(() => new PlanView(session));
+	/** Below this width the panes take turns. */
+	const PHONE_PX = 720;
+	let width = $state(PHONE_PX);
+	const isPhone = $derived(width < PHONE_PX);
+
+	const TABS = [
+		{ value: 'stage', text: 'Stage' },
+		{ value: 'frame', text: 'Frame' }
+	] as const;
+	let tab = $state<(typeof TABS)[number]['value']>('stage');
+
+	$effect(() => {
+		void session.shotId;
+		untrack(() => {
+			plan.selected = null;
+			plan.peek(null);
+		});
+	});
+</script>
+
+<svelte:window bind:innerWidth={width} />
+
+<main class="plan" class:phone={isPhone}>
+	<div class="say">
+		{#if !isPhone}<Wishes {plan} />{/if}
+		<Verdict {plan} />
+	</div>
+	{#if isPhone}
+		<div class="tabs">
+			<Choice label="Show" quiet options={TABS} value={tab} onchoose={(next) => (tab = next)} />
+		</div>
+		<div class="one">
+			{#if tab === 'stage'}<Stage {plan} {isPhone} />{:else}<Frame {plan} />{/if}
+		</div>
+		<Stepper {plan} />
+		<div class="strip"><Ladder {plan} /></div>
+		<details class="more">
+			<summary>about, sharp for</summary>
+			<Wishes {plan} />
+		</details>
+	{:else}
+		<div class="panes">
+			<Stage {plan} {isPhone} />
+			<Frame {plan} />
+		</div>
+		<div class="ladder"><Ladder {plan} /></div>
+	{/if}
+</main>
+
+<style>
+	.plan {
+		flex: 1;
+		min-height: 0;
+		display: grid;
+		grid-template-rows: auto minmax(15rem, 1fr) auto;
+		gap: 0.5rem;
+		padding: 0.4rem 1.25rem 0.6rem;
+	}
+	.say {
+		display: flex;
+		flex-direction: column;
+		gap: 0.3rem;
+		min-height: 6.2rem;
+	}
+	.panes {
+		display: grid;
+		grid-template-columns: 1.29fr 1fr;
+		gap: 0.9rem;
+		min-height: 0;
+	}
+	.ladder {
+		max-height: min(11.2rem, 34vh);
+		display: grid;
+		min-height: 0;
+	}
+	.phone {
+		display: flex;
+		flex-direction: column;
+		padding: 0.3rem 0.5rem 0.5rem;
+	}
+	.phone .say {
+		min-height: 0;
+		position: sticky;
+		top: 0;
+		background: var(--paper);
+		z-index: 5;
+	}
+	.one {
+		flex: 1 0 20rem;
+		min-height: 20rem;
+		display: grid;
+	}
+	.strip {
+		max-height: 12rem;
+		display: grid;
+	}
+	.more summary {
+		min-height: 2.75rem;
+		display: flex;
+		align-items: center;
+		color: var(--ink-2);
+	}
+</style>

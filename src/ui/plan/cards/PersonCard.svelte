@@ -1,0 +1,82 @@
+<script lang="ts">
+	import type { Person } from '$core/format/shot';
+	import NumberField from '../../shared/NumberField.svelte';
+	import Pick from '../../shared/Pick.svelte';
+	import { changePerson } from '../edits';
+	import type { PlanView } from '../plan.svelte';
+	import { BUILD_OPTIONS, KEEP_OPTIONS, MOTION_OPTIONS, NEED_OPTIONS } from './options';
+
+	let { plan, person }: { plan: PlanView; person: Person } = $props();
+
+	const newGesture = (kind: string) => plan.newGesture(kind);
+	const set = (change: Partial<Person>, gesture?: string) =>
+		plan.change(changePerson(plan.shot, person.id, change), gesture);
+</script>
+
+<div class="grid grid-cols-2 gap-2">
+	<Pick
+		label="must be"
+		options={NEED_OPTIONS}
+		value={person.need}
+		onchoose={(need) => set({ need })}
+	/>
+	<Pick
+		label="keep sharp"
+		options={KEEP_OPTIONS}
+		value={person.keep}
+		onchoose={(keep) => set({ keep })}
+	/>
+	<NumberField
+		label="head turned"
+		unit="°"
+		value={person.turnDeg}
+		low={-180}
+		high={180}
+		step={5}
+		digits={0}
+		onchange={(turnDeg, gesture) => set({ turnDeg }, gesture)}
+		{newGesture}
+	/>
+	<Pick
+		label="moves"
+		options={MOTION_OPTIONS}
+		value={person.motion}
+		onchoose={(motion) => set({ motion })}
+	/>
+</div>
+<details>
+	<summary class="text-[var(--ink-2)]">nod, lean, build</summary>
+	<div class="grid grid-cols-3 gap-2 pt-1">
+		<NumberField
+			label="chin down"
+			unit="°"
+			value={person.nodDeg}
+			low={-60}
+			high={60}
+			step={5}
+			digits={0}
+			onchange={(nodDeg, gesture) => set({ nodDeg }, gesture)}
+			{newGesture}
+		/>
+		<NumberField
+			label="leaned"
+			unit="°"
+			value={person.leanDeg}
+			low={-60}
+			high={60}
+			step={5}
+			digits={0}
+			onchange={(leanDeg, gesture) => set({ leanDeg }, gesture)}
+			{newGesture}
+		/>
+		<Pick
+			label="build"
+			options={BUILD_OPTIONS}
+			value={person.build}
+			onchoose={(build) => set({ build })}
+		/>
+	</div>
+</details>
+<button class="knob" type="button" onclick={() => plan.focusOn({ personId: person.id })}
+	>Focus here</button
+>

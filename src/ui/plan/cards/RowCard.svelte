@@ -1,0 +1,41 @@
+<script lang="ts">
+	import { reshape, shapeOf, type RowShape } from '$core/scene/rowShape';
+	import type { Person } from '$core/format/shot';
+	import Length from '../../shared/Length.svelte';
+	import type { PlanView } from '../plan.svelte';
+
+	/** A row as one thing: its spacing and its bend. */
+	let { plan, people }: { plan: PlanView; people: readonly Person[] } = $props();
+
+	const newGesture = (kind: string) => plan.newGesture(kind);
+	const shape = $derived(shapeOf(people));
+
+	function set(wanted: RowShape, gesture: string) {
+		const moved = new Map(reshape(people, wanted).map((person) => [person.id, person]));
+		const all = plan.shot.people.map((person) => moved.get(person.id) ?? person);
+		plan.change({ ...plan.shot, people: all }, gesture);
+	}
+</script>
+
+{#if shape}
+	<div class="grid grid-cols-2 gap-2">
+		<Length
+			label="one to the next"
+			metres={shape.spacingM}
+			low={0.2}
+			high={5}
+			onchange={(spacingM, gesture) => set({ ...shape, spacingM }, gesture)}
+			{newGesture}
+		/>
+		<Length
+			label="ends come in by"
+			metres={shape.bendM}
+			low={-2}
+			high={2}
+			onchange={(bendM, gesture) => set({ ...shape, bendM }, gesture)}
+			{newGesture}
+		/>
+	</div>
+{:else}
+	<p>One person: nothing to space out.</p>
+{/if}

@@ -1,0 +1,168 @@
+<script lang="ts">
+	import { turnObject, moveObject, placeOf, removeObject, rowPeople } from '../edits';
+	import type { ObjectRef, PlanView } from '../plan.svelte';
+	import { moveInWorld, type StageView } from '../stage/stageView';
+	import CameraCard from './CameraCard.svelte';
+	import PersonCard from './PersonCard.svelte';
+	import RowCard from './RowCard.svelte';
+	import ThingCard from './ThingCard.svelte';
+
+	/** The few settings of what is selected, and buttons for everything a drag does. */
+	interface Props {
+		plan: PlanView;
+		selected: ObjectRef;
+		view: StageView;
+		onclose: () => void;
+	}
+
+	let { plan, selected, view, onclose }: Props = $props();
+
+	const shot = $derived(plan.shot);
+	const rows = $derived(plan.solution?.scene.rows ?? []);
+	const person = $derived(
+		shot.people.find(({ id }) => selected.kind === 'person' && id === selected.id)
+	);
+	const thing = $derived(
+		shot.things.find(({ id }) => selected.kind === 'thing' && id === selected.id)
+	);
+	const row = $derived(selected.kind === 'row' ? rowPeople(shot, rows, selected.id) : []);
+	const exists = $derived(placeOf(shot, rows, selected) !== null);
+
+	const STEP_M = 0.05;
+	const STEP_DEG = 5;
+	function nudge(dx: number, dy: number) {
+		const by = moveInWorld({ ...view, pxPerM: 1 }, dx * STEP_M, dy * STEP_M);
+		plan.change(
+			moveObject(
+				shot,
+				selected,
+				by,
+				row.map(({ id }) => id)
+			)
+		);
+	}
+
+	function remove() {
+		plan.change(removeObject(shot, selected));
+		onclose();
+	}
+
+	function rename(name: string, gesture: string) {
+		if (name.trim() === '') return;
+		const change = <T extends { id: string }>(list: readonly T[], patch: Partial<T>) =>
+			list.map((one) => (one.id === selected.id ? { ...one, ...patch } : one));
+		if (person) plan.change({ ...shot, people: change(shot.people, { name }) }, gesture);
+		if (thing) plan.change({ ...shot, things: change(shot.things, { label: name }) }, gesture);
+	}
+	let gesture = '';
+</script>
+
+{#if exists}
+	<div class="card" role="group" aria-label="Settings of the selection">
+		<header>
+			{#if person || thing}
+				<input
+					class="name"
+					aria-label="name"
+					maxlength={80}
+					value={person?.name ?? thing?.label}
+					onfocus={() => (gesture = plan.newGesture('name'))}
+					oninput={(event) => rename(event.currentTarget.value, gesture)}
+				/>
+			{:else}
+				<h3>{selected.kind === 'camera' ? 'Camera' : `Row of ${row.length}`}</h3>
+			{/if}
+			<button class="knob bare" type="button" aria-label="Close" onclick={onclose}>✕</button>
+		</header>
+		<div class="body">
+			{#if person}
+				<PersonCard {plan} {person} />
+			{:else if thing}
+				<ThingCard {plan} {thing} />
+			{:else if selected.kind === 'row'}
+				<RowCard {plan} people={row} />
+			{:else}
+				<CameraCard {plan} />
+			{/if}
+		</div>
+		<footer>
+			<span class="sr-only">Move by 5 cm</span>
+			<button class="knob" type="button" aria-label="move left" onclick={() => nudge(-1, 0)}
+				>←</button
+			>
+			<button class="knob" type="button" aria-label="move right" onclick={() => nudge(1, 0)}
+				>→</button
+			>
+			<button class="knob" type="button" aria-label="move up" onclick={() => nudge(0, -1)}>↑</button
+			>
+			<button class="knob" type="button" aria-label="move down" onclick={() => nudge(0, 1)}
+				>↓</button
+			>
+			{#if selected.kind !== 'row' && !thing}
+				<button
+					class="knob"
+					type="button"
+					aria-label="turn one way"
+					onclick={() => plan.change(turnObject(shot, selected, STEP_DEG))}>↺</button
+				>
+				<button
+					class="knob"
+					type="button"
+					aria-label="turn the other way"
+					onclick={() => plan.change(turnObject(shot, selected, -STEP_DEG))}>↻</button
+				>
+			{/if}
+			{#if person || thing}
+				<button class="knob ml-auto" type="button" onclick={remove}>Take out</button>
+			{/if}
+		</footer>
+	</div>
+{/if}
+
+<style>
+	.card {
+		display: flex;
+		flex-direction: column;
+		gap: 0.4rem;
+		width: 17rem;
+		max-width: 100%;
+		max-height: 100%;
+		padding: 0.5rem 0.6rem 0.6rem;
+		background: var(--sheet);
+		border: 1px solid var(--edge);
+		border-radius: 3px;
+		box-shadow: 0 3px 14px rgb(var(--shade) / 0.18);
+	}
+	header,
+	footer {
+		display: flex;
+		align-items: center;
+		gap: 0.25rem;
+		flex-wrap: wrap;
+	}
+	header {
+		flex-wrap: nowrap;
+		justify-content: space-between;
+	}
+	.body {
+		display: flex;
+		flex-direction: column;
+		gap: 0.4rem;
+		overflow-y: auto;
+		min-height: 0;
+	}
+	h3,
+	.name {
+		font-family: var(--font-serif);
+		font-weight: 600;
+		font-size: 1.05rem;
+	}
+	.name {
+		width: 100%;
+		min-width: 0;
+		padding: 0 0.2rem;
+		background: none;
+		border: 0;
+		border-bottom: 1px solid var(--edge);
+	}
+</style>

@@ -1,0 +1,65 @@
+<script lang="ts">
+	import type { Thing } from '$core/format/shot';
+	import Length from '../../shared/Length.svelte';
+	import NumberField from '../../shared/NumberField.svelte';
+	import Pick from '../../shared/Pick.svelte';
+	import { changeThing } from '../edits';
+	import type { PlanView } from '../plan.svelte';
+	import { INTENT_OPTIONS, LOOK_OPTIONS } from './options';
+
+	let { plan, thing }: { plan: PlanView; thing: Thing } = $props();
+
+	const newGesture = (kind: string) => plan.newGesture(kind);
+	const set = (change: Partial<Thing>, gesture?: string) =>
+		plan.change(changeThing(plan.shot, thing.id, change), gesture);
+	const result = $derived(plan.shown?.plan.things.find(({ id }) => id === thing.id));
+</script>
+
+<div class="grid grid-cols-2 gap-2">
+	<Pick
+		label="should be"
+		options={INTENT_OPTIONS}
+		value={thing.intent}
+		onchoose={(intent) => set({ intent })}
+	/>
+	<NumberField
+		label="smallest detail"
+		unit="mm"
+		value={thing.detailMm}
+		low={0.5}
+		high={5000}
+		digits={1}
+		onchange={(detailMm, gesture) => set({ detailMm }, gesture)}
+		{newGesture}
+	/>
+	<Length
+		label="wide"
+		metres={thing.widthM}
+		low={0.001}
+		high={500}
+		onchange={(widthM, gesture) => set({ widthM }, gesture)}
+		{newGesture}
+	/>
+	<Length
+		label="high"
+		metres={thing.heightM}
+		low={0.001}
+		high={500}
+		onchange={(heightM, gesture) => set({ heightM }, gesture)}
+		{newGesture}
+	/>
+</div>
+<Pick
+	label="looks like"
+	options={LOOK_OPTIONS}
+	value={thing.look}
+	onchoose={(look) => set({ look })}
+/>
+{#if result?.contrast != null}
+	<p class="text-[var(--ink-2)]">
+		Now {result.state}: {Math.round(result.contrast * 100)}% of its detail’s contrast is left.
+	</p>
+{/if}
+<button class="knob" type="button" onclick={() => plan.focusOn({ thingId: thing.id })}>
+	Focus here
+</button>

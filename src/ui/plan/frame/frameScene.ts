@@ -1,0 +1,171 @@
+import { headPoint, landmarkPoint } from '$core/anatomy/head';
+import { pictureOutline, type Flat, type Outline } from '$core/anatomy/outline';
+import type { Sighting } from '$core/anatomy/sight';
+import type { Offset } from '$core/anatomy/builds';
+import type { State } from '$core/format/plan';
+import type { Thing } from '$core/format/shot';
+import { imageDistanceMm } from '$core/optics/thinLens';
+import { seenFrom } from '$core/scene/camera';
+import { dot, subtract, type Vec3 } from '$core/scene/vector';
+import type { Solution } from '$core/solve/solve';
+import type { Scene } from '$core/solve/scene';
+
+/** What the camera sees, as a drawing in mm on the sensor: the origin in the middle, y down. */
+
+export interface DrawnEye extends Flat {
+	readonly landmark: 'left-eye' | 'right-eye';
+	readonly isVisible: boolean;
+	/** Null for an eye nothing is asked of. */
+	readonly state: State | null;
+	readonly isFocus: boolean;
+}
+
+export interface DrawnHead {
+	readonly kind: 'head';
+	readonly id: string;
+	readonly name: string;
+	readonly depthM: number;
+	readonly skull: Outline;
+	/** The bare part of the head; null when it is turned away. */
+	readonly face: Outline | null;
+	readonly nose: Flat | null;
+	readonly ears: readonly Flat[];
+	readonly eyes: readonly DrawnEye[];
+	/** Neck and shoulders; null for animals. */
+	readonly shoulders: string | null;
+	readonly isAnimal: boolean;
+	/** One of a few tones of hair and clothes, always the same for the same person. */
+	readonly tone: number;
+}
+
+export interface DrawnThing {
+	readonly kind: 'thing';
+	readonly id: string;
+	readonly label: string;
+	readonly look: Thing['look'];
+	readonly depthM: number;
+	readonly x: number;
+	readonly y: number;
+	readonly width: number;
+	readonly height: number;
+	readonly met: boolean | null;
+}
+
+export type Drawn = DrawnHead | DrawnThing;
+
+export const TONES = 5;
+
+/** Everything in front of the camera, the farthest first, so that nearer ones cover it. */
+export function drawFrame({
+	scene,
+	plan,
+	pair
+}: Pick<Solution, 'scene' | 'plan' | 'pair'>): Drawn[] {
+	const imageMm = pair?.candidate.focus.imageDistanceMm ?? imageDistanceMm(scene.pose.focalMm, 1e3);
+	const heads = scene.sightings.flatMap(
+		(sighting) => drawHead(scene, plan, sighting, imageMm) ?? []
+	);
+	const things = scene.things.flatMap(({ thing, seen, inFrame }): DrawnThing[] => {
+		if (!inFrame) return [];
+		const scale = imageMm / seen.depthM;
+		const met = plan.things.find(({ id }) => id === thing.id)?.met ?? null;
+		return [
+			{
+				kind: 'thing',
+				id: thing.id,
+				label: thing.label,
+				look: thing.look,
+				depthM: seen.depthM,
+				x: (seen.rightM - thing.widthM / 2) * scale,
+				y: (-seen.upM - thing.heightM / 2) * scale,
+				width: thing.widthM * scale,
+				height: thing.heightM * scale,
+				met
+			}
+		];
+	});
+	return [...heads, ...things].sort((a, b) => b.depthM - a.depthM);
+}
+
+function drawHead(
+	scene: Scene,
+	plan: Solution['plan'],
+	sighting: Sighting,
+	imageMm: number
+): DrawnHead | null {
+	const { pose } = scene;
+	const { head, person, eyes } = sighting;
+	const { skullCentre, skullHalfAxes, ear } = head.measures;
+	const skull = pictureOutline(pose, head, skullCentre, skullHalfAxes, imageMm);
+	if (!skull) return null;
+	const project = (point: Vec3): Flat => {
+		const seen = seenFrom(pose, point);
+		return { x: (seen.rightM * imageMm) / seen.depthM, y: (-seen.upM * imageMm) / seen.depthM };
+	};
+	const isAnimal = person.build === 'cat' || person.build === 'dog';
+	const facesUs = dot(head.out, subtract(pose.position, head.origin)) > 0;
+	const face = facesUs
+		? pictureOutline(pose, head, ...faceOf(skullCentre, skullHalfAxes), imageMm)
+		: null;
+	const nose = landmarkPoint(head, 'nose-tip');
+	return {
+		kind: 'head',
+		id: person.id,
+		name: person.name,
+		depthM: seenFrom(pose, head.origin).depthM,
+		skull,
+		face,
+		nose: facesUs ? project(nose) : null,
+		ears: isAnimal
+			? [1, -1].map((side) => project(headPoint(head, [side * ear[0], ear[1], ear[2]])))
+			: [],
+		eyes: eyes.map(({ landmark, lost }) => ({
+			...project(landmarkPoint(head, landmark)),
+			landmark,
+			isVisible: lost === null,
+			state:
+				plan.targets.find((t) => t.personId === person.id && t.landmark === landmark)?.state ??
+				null,
+			isFocus: plan.focus?.personId === person.id && plan.focus.landmark === landmark
+		})),
+		shoulders: isAnimal ? null : shouldersOf(sighting, project),
+		isAnimal,
+		tone: [...person.id].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7) % TONES
+	};
+}
+
+/** The face as a smaller ellipsoid set into the front of the skull. */
+function faceOf([left, up, out]: Offset, [wide, high, deep]: Offset): [Offset, Offset] {
+	return [
+		[left, up - high * 0.14, out + deep * 0.25],
+		[wide * 0.86, high * 0.84, deep * 0.8]
+	];
+}
+
+/** Neck and shoulders under a head, level whatever the head does, mm of an adult. */
+const BODY: readonly (readonly [aside: number, down: number])[] = [
+	[-55, 95],
+	[-62, 190],
+	[-205, 245],
+	[-235, 420],
+	[-225, 900],
+	[225, 900],
+	[235, 420],
+	[205, 245],
+	[62, 190],
+	[55, 95]
+];
+
+function shouldersOf({ head }: Sighting, project: (point: Vec3) => Flat): string {
+	const size = head.measures.skullHalfAxes[1] / 115 / 1000;
+	const centre = headPoint(head, head.measures.skullCentre);
+	const aside = Math.hypot(head.left.x, head.left.z) || 1;
+	const points = BODY.map(([across, down]) =>
+		project({
+			x: centre.x + (head.left.x / aside) * across * size,
+			y: centre.y - down * size,
+			z: centre.z + (head.left.z / aside) * across * size
+		})
+	);
+	return `M${points.map(({ x, y }) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`;
+}

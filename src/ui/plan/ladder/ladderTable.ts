@@ -1,0 +1,101 @@
+import type { State } from '$core/format/plan';
+import { diffractionMm } from '$core/optics/blur';
+import { engraved } from '$core/optics/fNumber';
+import { rowName } from '$core/scene/rows';
+import { stateOf } from '$core/sharpness/state';
+import { faceRatios } from '$core/solve/ladder';
+import { thingResults, type Solution } from '$core/solve/solve';
+import type { ObjectRef } from '../plan.svelte';
+
+/** The ladder as a table: one column per f-number, one line per row of people and per thing. */
+
+export interface Column {
+	readonly fNumber: number;
+	readonly fNumberExact: number;
+	readonly isPick: boolean;
+	readonly isDiffracted: boolean;
+}
+
+export type Cell =
+	| { readonly kind: 'faces'; readonly state: State; readonly held: number; readonly of: number }
+	| { readonly kind: 'face'; readonly state: State; readonly ratio: number }
+	| { readonly kind: 'thing'; readonly met: boolean; readonly state: string };
+
+export interface Line {
+	readonly key: string;
+	readonly label: string;
+	/** What selecting this line selects. */
+	readonly ref: ObjectRef;
+	readonly isSingle: boolean;
+	/** One for each column; null where there is nothing to say. */
+	readonly cells: readonly (Cell | null)[];
+}
+
+export interface LadderTable {
+	readonly columns: readonly Column[];
+	readonly lines: readonly Line[];
+}
+
+/** @param opened the row or person whose single faces are shown */
+export function ladderTable(solution: Solution, opened: ObjectRef | null): LadderTable {
+	const { rungs, scene, pickRung } = solution;
+	const ratios = rungs.map((pair) => faceRatios(scene, pair));
+	const things = rungs.map((pair) => thingResults(scene, pair));
+	const columns = rungs.map(({ candidate, fNumber }, i) => ({
+		fNumber: engraved(fNumber),
+		fNumberExact: fNumber,
+		isPick: i === pickRung,
+		isDiffracted: diffractionMm(candidate.focus, fNumber) > scene.toleranceMm
+	}));
+
+	const name = (id: string) => scene.shot.people.find((one) => one.id === id)?.name ?? id;
+	const faceLine = (personId: string): Line => ({
+		key: personId,
+		label: name(personId),
+		ref: { kind: 'person', id: personId },
+		isSingle: true,
+		cells: ratios.map((all) => {
+			const ratio = all.get(personId);
+			return ratio === undefined ? null : { kind: 'face', ratio, state: stateOf(ratio) };
+		})
+	});
+	const rowLines = scene.rows.flatMap(({ members }, index): Line[] => {
+		const ids = members.map(({ personId }) => personId);
+		const [first] = ids;
+		if (first === undefined) return [];
+		if (ids.length === 1) {
+			const place = rowName(index, scene.rows.length);
+			const line = faceLine(first);
+			return [{ ...line, isSingle: false, label: place ? `${place}: ${line.label}` : line.label }];
+		}
+		const isOpen = (opened?.kind === 'row' || opened?.kind === 'person') && ids.includes(opened.id);
+		const singles = isOpen ? ids.map(faceLine) : [];
+		const label = rowName(index, scene.rows.length) || 'everyone';
+		const cells = ratios.map((all) => facesCell(ids.flatMap((id) => all.get(id) ?? [])));
+		// singles come before, since the whole table is turned back row first
+		return [
+			...singles.toReversed(),
+			{ key: `row ${first}`, label, ref: { kind: 'row', id: first }, isSingle: false, cells }
+		];
+	});
+	const thingLines = scene.shot.things
+		.filter(({ intent }) => intent !== 'any')
+		.map(({ id, label }): Line => ({
+			key: id,
+			label,
+			ref: { kind: 'thing', id },
+			isSingle: false,
+			cells: things.map((all) => {
+				const result = all.find((one) => one.id === id);
+				if (!result || result.met === null) return null;
+				return { kind: 'thing', met: result.met, state: result.state };
+			})
+		}));
+	return { columns, lines: [...rowLines.toReversed(), ...thingLines] };
+}
+
+function facesCell(ratios: readonly number[]): Cell | null {
+	if (ratios.length === 0) return null;
+	const held = ratios.filter((ratio) => ratio <= 1).length;
+	return { kind: 'faces', state: stateOf(Math.max(...ratios)), held, of: ratios.length };
+}

@@ -1,0 +1,101 @@
+import type { Shot } from '$core/format/shot';
+import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+import type { Session } from '../shared/session.svelte';
+
+/** An object of the stage. A row is named by one of its people. */
+export type ObjectRef =
+	| { readonly kind: 'person'; readonly id: string }
+	| { readonly kind: 'thing'; readonly id: string }
+	| { readonly kind: 'row'; readonly id: string }
+	| { readonly kind: 'camera'; readonly id: 'camera' }
+	| { readonly kind: 'plane'; readonly id: 'plane' };
+
+export const CAMERA: ObjectRef = { kind: 'camera', id: 'camera' };
+export const PLANE: ObjectRef = { kind: 'plane', id: 'plane' };
+
+export const sameObject = (a: ObjectRef | null, b: ObjectRef | null): boolean =>
+	a?.kind === b?.kind && a?.id === b?.id;
+
+/**
+ * What the Plan screen shows of a shot: its solution, what is selected, and the rung that is peeked
+ * at. Pick, peek and fixed stay apart: the pick is the solver's, a peek changes nothing, what is
+ * fixed is part of the shot.
+ */
+export class PlanView {
+	readonly #session: Session;
+	/** Exact f-number that is only looked at. */
+	#peekedFNumber = $state<number | null>(null);
+	selected = $state.raw<ObjectRef | null>(null);
+
+	constructor(session: Session) {
+		this.#session = session;
+	}
+
+	readonly #solution = $derived.by(() => this.#solve());
+	readonly #shown = $derived.by(() => this.#solvePeek());
+
+	get shot(): Shot {
+		const { shot } = this.#session;
+		if (!shot) throw new Error('no shot is open');
+		return shot;
+	}
+
+	/** The shot as its choices stand; null while it asks for nothing. */
+	get solution(): Solution | null {
+		return this.#solution;
+	}
+
+	/** What the screen shows: the solution, or the rung that is peeked at. */
+	get shown(): Solution | null {
+		return this.#shown;
+	}
+
+	get isPeeking(): boolean {
+		return this.#peekedFNumber !== null && this.#shown !== this.#solution;
+	}
+
+	get isFixed(): boolean {
+		return this.shot.choices.fNumberExact !== undefined;
+	}
+
+	peek(fNumber: number | null): void {
+		this.#peekedFNumber = fNumber;
+	}
+
+	/** Fixes an f-number, or frees it with null. */
+	fix(fNumberExact: number | null): void {
+		const { fNumberExact: _, ...rest } = this.shot.choices;
+		const choices = fNumberExact === null ? rest : { ...rest, fNumberExact };
+		this.#peekedFNumber = null;
+		this.change({ ...this.shot, choices });
+	}
+
+	/** Fixes what to focus on, or leaves it to the solver with null. */
+	focusOn(focus: NonNullable<Shot['choices']['focus']> | null, gesture?: string): void {
+		const { focus: _, ...rest } = this.shot.choices;
+		this.change({ ...this.shot, choices: focus ? { ...rest, focus } : rest }, gesture);
+	}
+
+	change(shot: Shot, gesture?: string): void {
+		this.#session.change(shot, gesture);
+	}
+
+	newGesture(kind: string): string {
+		return this.#session.newGesture(kind);
+	}
+
+	#solve(): Solution | null {
+		const { shot } = this.#session;
+		return shot && asksForSomething(shot) ? solve(shot) : null;
+	}
+
+	#solvePeek(): Solution | null {
+		const solution = this.#solution;
+		const fNumberExact = this.#peekedFNumber;
+		if (fNumberExact === null || !solution || solution.plan.fNumberExact === fNumberExact) {
+			return solution;
+		}
+		const { shot } = solution.scene;
+		return solve({ ...shot, choices: { ...shot.choices, fNumberExact } });
+	}
+}

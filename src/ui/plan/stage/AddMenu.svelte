@@ -1,0 +1,159 @@
+<script lang="ts">
+	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
+	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import Button from 'flowbite-svelte/Button.svelte';
+	import type { Shot } from '$core/format/shot';
+	import { LIMITS } from '$core/format/shot';
+	import { addCouple, addPerson, addRows, addThing, addWalker } from '$core/scene/arrange';
+	import Length from '../../shared/Length.svelte';
+	import type { PlanView } from '../plan.svelte';
+
+	/** Adding people and things, one or many at a time. */
+	let { plan }: { plan: PlanView } = $props();
+
+	let isOpen = $state(false);
+	let isAskingRows = $state(false);
+	let countsText = $state('5, 6, 4');
+	let rowGapM = $state(0.8);
+	let stepM = $state(0.3);
+	let spacingM = $state(0.6);
+
+	/** Newcomers stand where the others are, or where a half-length portrait would be. */
+	const depthM = $derived.by(() => {
+		const rows = plan.solution?.scene.rows ?? [];
+		return (
+			rows[0]?.depthM ?? Math.max(plan.shot.lens.closestFocusM, plan.shot.camera.focalMm * 0.04)
+		);
+	});
+	const counts = $derived(
+		countsText
+			.split(/[^0-9]+/)
+			.map(Number)
+			.filter((n) => n > 0)
+	);
+	const total = $derived(counts.reduce((sum, n) => sum + n, 0));
+	const room = $derived(LIMITS.people - plan.shot.people.length);
+	const problem = $derived.by(() => {
+		if (total === 0) return 'Say how many stand in each row, such as 5, 6, 4.';
+		return total > room ? `There is room for ${room} more people in this shot.` : '';
+	});
+
+	function add(how: (shot: Shot, depthM: number) => Shot) {
+		isOpen = false;
+		const next = how(plan.shot, depthM);
+		plan.change(next);
+		const newest = next.people.at(-1);
+		if (next.people.length === plan.shot.people.length && newest) {
+			plan.selected = { kind: 'person', id: newest.id };
+		}
+	}
+
+	function addObject() {
+		isOpen = false;
+		const next = addThing(
+			plan.shot,
+			{
+				label: 'Thing',
+				widthM: 1,
+				heightM: 1,
+				detailMm: 50,
+				intent: 'recognisable',
+				look: 'bars',
+				upM: 1.5
+			},
+			depthM * 2
+		);
+		plan.change(next);
+		const newest = next.things.at(-1);
+		if (newest) plan.selected = { kind: 'thing', id: newest.id };
+	}
+
+	function addTheRows(event: Event) {
+		event.preventDefault();
+		if (problem) return;
+		isAskingRows = false;
+		add((shot, depth) => addRows(shot, { counts, rowGapM, stepM, spacingM }, depth));
+	}
+
+	const gesture = () => '';
+</script>
+
+<button
+	class="knob"
+	type="button"
+	aria-haspopup="true"
+	disabled={room < 1 && plan.shot.things.length >= LIMITS.things}
+>
+	+ Add
+</button>
+<Dropdown simple bind:isOpen role="menu" aria-label="Add" class="border border-[var(--edge)] z-30">
+	{#if room > 0}
+		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'adult', depth))}
+			>A person</DropdownItem
+		>
+		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'child', depth))}
+			>A child</DropdownItem
+		>
+		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'dog', depth))}
+			>A dog</DropdownItem
+		>
+		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'cat', depth))}
+			>A cat</DropdownItem
+		>
+		<DropdownItem onclick={() => add(addWalker)}>Someone walking in</DropdownItem>
+	{/if}
+	{#if room > 1}
+		<DropdownItem onclick={() => add(addCouple)}>A couple</DropdownItem>
+		<DropdownItem
+			onclick={() => {
+				isOpen = false;
+				isAskingRows = true;
+			}}>Rows of people…</DropdownItem
+		>
+	{/if}
+	{#if plan.shot.things.length < LIMITS.things}
+		<DropdownItem onclick={addObject}>A thing</DropdownItem>
+	{/if}
+</Dropdown>
+
+<Modal title="Rows of people" bind:open={isAskingRows} size="xs">
+	<form class="flex flex-col gap-3 text-[var(--ink)]" onsubmit={addTheRows}>
+		<label class="flex flex-col gap-1">
+			<span>How many in each row, the front row first</span>
+			<input
+				class="rounded-[3px] border-[var(--edge)] bg-[var(--sheet)]"
+				bind:value={countsText}
+				inputmode="numeric"
+			/>
+		</label>
+		{#if problem}<p class="is-soft" role="alert">{problem}</p>{/if}
+		<div class="grid grid-cols-3 gap-2">
+			<Length
+				label="row to row"
+				metres={rowGapM}
+				low={0.3}
+				high={5}
+				onchange={(v) => (rowGapM = v)}
+				newGesture={gesture}
+			/>
+			<Length
+				label="each step up"
+				metres={stepM}
+				low={0}
+				high={2}
+				onchange={(v) => (stepM = v)}
+				newGesture={gesture}
+			/>
+			<Length
+				label="one to the next"
+				metres={spacingM}
+				low={0.3}
+				high={3}
+				onchange={(v) => (spacingM = v)}
+				newGesture={gesture}
+			/>
+		</div>
+		<Button type="submit" disabled={problem !== ''}>Add {total} people</Button>
+	</form>
+</Modal>

@@ -1,0 +1,101 @@
+<script lang="ts">
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { ASKS_FOR_NOTHING } from '$core/solve/solve';
+	import { settings } from '../../shared/settings.svelte';
+	import StateMark from '../../shared/StateMark.svelte';
+	import type { PlanView } from '../plan.svelte';
+	import { verdictOf } from './verdict';
+
+	/** One sentence one would say to an assistant; the reasons are one tap away. */
+	let { plan }: { plan: PlanView } = $props();
+
+	let isWhyOpen = $state(false);
+	const shown = $derived(plan.shown);
+	const verdict = $derived(shown && verdictOf(shown, settings.units));
+	const settled = $derived(plan.solution && verdictOf(plan.solution, settings.units));
+	const outcome = $derived(shown?.plan.feasible ? 'sharp' : 'soft');
+
+	/** Spoken when a gesture has come to rest, not during it. */
+	let spoken = $state('');
+	$effect(() => {
+		const words = settled
+			? [`${settled.focusOn} ${settled.where} ${settled.fNumber}`, ...settled.sentences].join('. ')
+			: ASKS_FOR_NOTHING;
+		const timer = setTimeout(() => (spoken = words), 700);
+		return () => clearTimeout(timer);
+	});
+</script>
+
+<section class="verdict" aria-label="Verdict" data-feasible={shown?.plan.feasible ?? ''}>
+	{#if verdict?.focusOn}
+		<h1>
+			<StateMark state={outcome} />
+			{shown?.plan.feasible ? 'Focus on' : 'Not all sharp. Best: focus on'}
+			<em><bdi>{verdict.focusOn}</bdi></em>{verdict.where ? `, ${verdict.where}` : ''}.
+			<em class="f">{verdict.fNumber}</em>{#if plan.isPeeking}<span class="tag">peek</span
+				>{:else if plan.isFixed}<span class="tag">fixed</span>{/if}
+		</h1>
+		<p>
+			{verdict.sentences.join(' ')}
+			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
+		</p>
+	{:else if verdict}
+		<h1>{verdict.sentences[0]}</h1>
+		<p>{verdict.sentences.slice(1).join(' ')}</p>
+	{:else if plan.shot.people.length + plan.shot.things.length === 0}
+		<h1>Who is in front of the camera?</h1>
+		<p>Add a person, a couple or rows of people on the stage.</p>
+	{:else}
+		<h1>Nothing has to be sharp yet.</h1>
+		<p>{ASKS_FOR_NOTHING}</p>
+	{/if}
+	<p class="sr-only" role="status">{spoken}</p>
+</section>
+
+<Modal title="Why" bind:open={isWhyOpen} size="lg">
+	{#if isWhyOpen && shown}
+		{#await import('./Why.svelte') then { default: Why }}
+			<Why {plan} solution={shown} />
+		{/await}
+	{/if}
+</Modal>
+
+<style>
+	h1 {
+		font-size: clamp(1.1rem, 1.75vw, 1.4rem);
+		line-height: 1.25;
+	}
+	em {
+		font-style: normal;
+		color: var(--focus);
+	}
+	.f {
+		white-space: nowrap;
+	}
+	p {
+		color: var(--ink-2);
+	}
+	.tag {
+		font-family: var(--font-sans);
+		font-size: 0.8125rem;
+		font-weight: 400;
+		border: 1px solid var(--edge);
+		border-radius: 3px;
+		padding: 0 0.35rem;
+		margin-left: 0.5rem;
+		vertical-align: 0.2em;
+	}
+	.why {
+		color: var(--ink);
+		text-decoration: underline;
+		text-underline-offset: 2px;
+		min-height: 1.5rem;
+		padding: 0 0.35rem;
+	}
+	@media (pointer: coarse) {
+		.why {
+			min-height: 2.75rem;
+			min-width: 2.75rem;
+		}
+	}
+</style>

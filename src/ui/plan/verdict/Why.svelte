@@ -1,0 +1,135 @@
+<script lang="ts">
+	import type { School } from '$core/format/plan';
+	import { engraved, stopsBetween } from '$core/optics/fNumber';
+	import { sharpZone } from '$core/optics/depthOfField';
+	import { cautionsOf } from '$core/solve/cautions';
+	import type { Solution } from '$core/solve/solve';
+	import { settings } from '../../shared/settings.svelte';
+	import { distance, fStop, stopsInWords } from '../../shared/words';
+	import NumberField from '../../shared/NumberField.svelte';
+	import type { PlanView } from '../plan.svelte';
+	import RatioChart from './RatioChart.svelte';
+
+	/** The reasons: what binds, what each school would do, and how every face fares at every f-number. */
+	let { plan, solution }: { plan: PlanView; solution: Solution } = $props();
+
+	const units = $derived(settings.units);
+	const shot = $derived(plan.shot);
+	const zone = $derived.by(() => {
+		const { pair, scene } = solution;
+		return pair && sharpZone(pair.candidate.focus, pair.fNumber, scene.toleranceMm);
+	});
+	const cautions = $derived(cautionsOf(shot));
+
+	const SCHOOLS: Readonly<Record<School['school'], string>> = {
+		'front-row': 'the front row',
+		'middle-row': 'the middle row',
+		'third-in': 'a third of the way in',
+		'nearest-eye': 'the nearest eye',
+		'computed-plane': 'the computed plane, in the air if need be'
+	};
+
+	function compared({ fNumberExact }: School): string {
+		const own = solution.plan.schools.find(
+			({ school }) => school === 'computed-plane'
+		)?.fNumberExact;
+		if (fNumberExact === null) return 'more than this lens can do';
+		if (own == null) return '';
+		const cost = stopsBetween(own, fNumberExact);
+		return cost < 1 / 6 ? 'as good as any' : `costs ${stopsInWords(cost)}`;
+	}
+</script>
+
+<div class="why">
+	<ul>
+		{#each solution.plan.reasons as { code, text } (code + text)}<li>{text}</li>{/each}
+		{#if zone}
+			<li>
+				On the axis it is sharp from {distance(zone.nearM, units)} to {distance(zone.farM, units)}:
+				blur of at most {(solution.plan.toleranceMm * 1000).toFixed(1)} µm on the sensor.
+			</li>
+		{/if}
+		{#if solution.plan.focus}
+			<li>
+				The plane of focus is {distance(solution.plan.focus.planeM, units)} from the lens, {distance(
+					solution.plan.focus.fromSensorM,
+					units
+				)} from the sensor mark.
+			</li>
+		{/if}
+	</ul>
+
+	<h3>What each school would do</h3>
+	<table>
+		<thead>
+			<tr
+				><th scope="col">focus on</th><th scope="col">at</th><th scope="col">needs</th><th
+					scope="col"
+				></th></tr
+			>
+		</thead>
+		<tbody>
+			{#each solution.plan.schools as school (school.school)}
+				<tr>
+					<th scope="row">{SCHOOLS[school.school]}</th>
+					<td>{distance(school.depthM, units)}</td>
+					<td>{school.fNumberExact === null ? '—' : fStop(engraved(school.fNumberExact))}</td>
+					<td>{compared(school)}</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+
+	<h3>Every face at every f-number</h3>
+	<RatioChart {solution} />
+
+	<div class="margin">
+		<NumberField
+			label="in hand for accidents"
+			unit="stops"
+			value={shot.choices.safetyStops}
+			low={0}
+			high={2}
+			step={1 / 3}
+			onchange={(safetyStops, gesture) =>
+				plan.change({ ...shot, choices: { ...shot.choices, safetyStops } }, gesture)}
+			newGesture={(kind) => plan.newGesture(kind)}
+		/>
+	</div>
+
+	{#if cautions.length > 0}
+		<h3>Mind</h3>
+		<ul>
+			{#each cautions as { code, text } (code)}<li>{text}</li>{/each}
+		</ul>
+	{/if}
+</div>
+
+<style>
+	.why {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		color: var(--ink);
+	}
+	ul {
+		list-style: disc;
+		padding-left: 1.2rem;
+	}
+	table {
+		border-collapse: collapse;
+	}
+	th,
+	td {
+		text-align: left;
+		font-weight: 400;
+		padding: 0.2rem 0.8rem 0.2rem 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	thead th {
+		color: var(--ink-2);
+	}
+	.margin {
+		max-width: 12rem;
+	}
+</style>

@@ -1,0 +1,107 @@
+<script lang="ts">
+	import type { Sharpness } from '$core/format/shot';
+	import { aboutOf, ABOUTS, objectOf, withAbout } from '$core/scene/about';
+	import Choice from '../../shared/Choice.svelte';
+	import NumberField from '../../shared/NumberField.svelte';
+	import type { PlanView } from '../plan.svelte';
+
+	/** What the picture is about, and what it must be sharp for: before anything else can be chosen. */
+	let { plan }: { plan: PlanView } = $props();
+
+	const shot = $derived(plan.shot);
+	const object = $derived(objectOf(shot));
+	const abouts = $derived(
+		ABOUTS.map((value) => ({
+			value,
+			text: {
+				person: shot.people.length > 1 ? 'the people' : 'the person',
+				object: `the ${object?.label ?? 'object'}`,
+				both: 'both'
+			}[value]
+		}))
+	);
+
+	const STANDARDS = [
+		{ value: 'album', text: 'small print' },
+		{ value: 'print', text: 'print of…' },
+		{ value: 'screen', text: 'full screen' },
+		{ value: 'pixel', text: 'every pixel' }
+	] as const;
+
+	const print = $derived(shot.sharpness.standard === 'print' ? shot.sharpness : null);
+
+	function choose(standard: Sharpness['standard']) {
+		const sharpness: Sharpness =
+			standard === 'print' ? { standard, printWidthCm: 60, viewingDistanceCm: 50 } : { standard };
+		plan.change({ ...shot, sharpness });
+	}
+	const set = (sharpness: Sharpness, gesture: string) =>
+		plan.change({ ...shot, sharpness }, gesture);
+	const newGesture = (kind: string) => plan.newGesture(kind);
+</script>
+
+<div class="wishes">
+	{#if object}
+		<Choice
+			label="about"
+			options={abouts}
+			value={aboutOf(shot)}
+			onchoose={(about) => plan.change(withAbout(shot, about))}
+		/>
+	{:else}
+		<span class="about"
+			>about <strong>{shot.people.length > 1 ? 'the people' : 'the person'}</strong></span
+		>
+	{/if}
+	<span class="spring"></span>
+	{#if print}
+		<span class="print">
+			<NumberField
+				quiet
+				label="width of the print"
+				unit="cm wide"
+				value={print.printWidthCm}
+				low={5}
+				high={500}
+				digits={0}
+				onchange={(printWidthCm, gesture) => set({ ...print, printWidthCm }, gesture)}
+				{newGesture}
+			/>
+			<NumberField
+				quiet
+				label="viewing distance"
+				unit="cm away"
+				value={print.viewingDistanceCm}
+				low={10}
+				high={1000}
+				digits={0}
+				onchange={(viewingDistanceCm, gesture) => set({ ...print, viewingDistanceCm }, gesture)}
+				{newGesture}
+			/>
+		</span>
+	{/if}
+	<Choice label="sharp for" options={STANDARDS} value={shot.sharpness.standard} onchoose={choose} />
+</div>
+
+<style>
+	.wishes {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.3rem 0.8rem;
+	}
+	.spring {
+		flex: 1;
+	}
+	.about {
+		color: var(--ink-2);
+	}
+	.print {
+		display: flex;
+		gap: 0.3rem;
+		width: 15rem;
+	}
+	.about strong {
+		color: var(--ink);
+	}
+</style>

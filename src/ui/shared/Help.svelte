@@ -1,0 +1,74 @@
+<script lang="ts">
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { settings } from './settings.svelte';
+
+	let { open = $bindable(false) }: { open?: boolean } = $props();
+
+	const KEYS = [
+		['Ctrl Z, Ctrl Y', 'undo, redo'],
+		['Ctrl O, Ctrl S', 'open a shot file, save the shot to a file'],
+		['U', 'metres or feet'],
+		['N', 'day or night look'],
+		[
+			'on the stage',
+			'arrows go from object to object, Enter takes hold; then arrows move 5 cm (Shift: 1 cm), comma and full stop turn, Enter lets go'
+		],
+		['on the picture', 'arrows go from face to face, Enter focuses there'],
+		['on the ladder', 'arrows look at a rung, Enter fixes or frees it']
+	] as const;
+</script>
+
+<Modal title="Help" bind:open size="md">
+	<div class="help">
+		<p>
+			Put people where they will stand, and read what to focus on and at which f-number. Drag
+			anything on the stage; point at a rung of the ladder to look at it, click it to keep it.
+		</p>
+		<p>
+			<span class="is-sharp">●</span> sharp <span class="is-marginal">◐</span> a stop short
+			<span class="is-soft">○</span> soft ▲ a thing is as intended △ it is not ≈ the small opening softens
+			everything
+		</p>
+		<dl>
+			{#each KEYS as [keys, words] (keys)}
+				<dt>{keys}</dt>
+				<dd>{words}</dd>
+			{/each}
+		</dl>
+		<label>
+			<input
+				type="checkbox"
+				checked={settings.shortcuts}
+				onchange={(event) => settings.set({ shortcuts: event.currentTarget.checked })}
+			/>
+			single-letter shortcuts
+		</label>
+		<p>
+			Everything is kept in this browser and sent nowhere. To give a shot to somebody, save it to a
+			file; they drop the file on their window.
+		</p>
+	</div>
+</Modal>
+
+<style>
+	.help {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		color: var(--ink);
+	}
+	dl {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 0.2rem 1rem;
+	}
+	dt {
+		font-weight: 600;
+	}
+	label {
+		display: flex;
+		align-items: center;
+		gap: 0.5rem;
+		min-height: 2rem;
+	}
+</style>

@@ -1,0 +1,111 @@
+<script lang="ts">
+	import type { Refusal } from '$core/format/shotFile';
+	import { saveShotFile, saveText } from './files';
+	import type { Session } from './session.svelte';
+
+	/** What must be said plainly: trouble with the store, another window's change, a file that is no shot. */
+	interface Props {
+		session: Session;
+		refusal: Refusal | null;
+		onforget: () => void;
+	}
+
+	let { session, refusal, onforget }: Props = $props();
+	let isSetAsideSeen = $state(false);
+
+	const MOST_SHOWN = 4;
+</script>
+
+<div class="notices">
+	{#if session.trouble}
+		<div class="notice" role="alert">
+			<p>
+				{session.trouble === 'full'
+					? 'This browser’s storage is full: changes are not kept.'
+					: 'This browser does not let Focalis keep anything: changes are not kept.'}
+				You can go on, and save the shot to a file before you close this window.
+			</p>
+			{#if session.shot}
+				{@const shot = session.shot}
+				<button class="knob" type="button" onclick={() => saveShotFile(shot)}>Save to a file</button
+				>
+				<button class="knob" type="button" onclick={() => void session.flush()}>Try again</button>
+			{/if}
+		</div>
+	{/if}
+	{#if session.conflict}
+		<div class="notice" role="alert">
+			<p>
+				{session.conflict.theirs
+					? 'This shot was changed in another window meanwhile. Which one shall stand? Undo brings the other back.'
+					: 'This shot was thrown away in another window.'}
+			</p>
+			<button class="knob" type="button" onclick={() => void session.settle('mine')}>Mine</button>
+			{#if session.conflict.theirs}
+				<button class="knob" type="button" onclick={() => void session.settle('theirs')}
+					>The other one</button
+				>
+			{/if}
+		</div>
+	{/if}
+	{#if refusal}
+		<div class="notice" role="alert">
+			<div>
+				<p>{refusal.message} Nothing was changed.</p>
+				{#if refusal.problems.length > 0}
+					<ul>
+						{#each refusal.problems.slice(0, MOST_SHOWN) as { path, message } (path + message)}
+							<li><code>{path}</code>: {message}</li>
+						{/each}
+						{#if refusal.problems.length > MOST_SHOWN}
+							<li>and {refusal.problems.length - MOST_SHOWN} more</li>
+						{/if}
+					</ul>
+				{/if}
+			</div>
+			<button class="knob" type="button" onclick={onforget}>Close</button>
+		</div>
+	{/if}
+	{#if session.setAside.length > 0 && !isSetAsideSeen}
+		<div class="notice" role="alert">
+			<p>
+				{session.setAside.length === 1 ? 'One record' : `${session.setAside.length} records`} in this
+				browser cannot be read ({session.setAside[0]?.problems[0]?.path}: {session.setAside[0]
+					?.problems[0]?.message}). It is left as it is, and everything else works.
+			</p>
+			<button
+				class="knob"
+				type="button"
+				onclick={() =>
+					saveText(
+						'set-aside.json',
+						JSON.stringify(
+							session.setAside.map(({ raw }) => raw),
+							null,
+							'\t'
+						)
+					)}>Save it to a file</button
+			>
+			<button class="knob" type="button" onclick={() => (isSetAsideSeen = true)}>Close</button>
+		</div>
+	{/if}
+</div>
+
+<style>
+	.notice {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem;
+		padding: 0.4rem 1.25rem;
+		background: var(--warn);
+		border-bottom: 1px solid var(--edge);
+	}
+	.notice > :first-child {
+		flex: 1 1 20rem;
+	}
+	ul {
+		list-style: disc;
+		padding-left: 1.2rem;
+	}
+</style>

@@ -1,0 +1,215 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { LIMITS } from '$core/format/shot';
+	import { blankShot } from '$data/sampleDay';
+	import { saveShotFile } from './files';
+	import { openSampleDay } from './sample';
+	import type { Session } from './session.svelte';
+
+	/** The job's shots, and what can be done with the open one. */
+	let { session, onfile }: { session: Session; onfile: (file: File) => void } = $props();
+
+	let isOpen = $state(false);
+	let chooser = $state<HTMLInputElement>();
+
+	const shot = $derived(session.shot);
+	const shots = $derived(session.jobShots);
+	const number = $derived(shots.findIndex(({ id }) => id === session.shotId) + 1);
+	const removed = $derived(session.shots.filter(({ isRemoved }) => isRemoved));
+	const others = $derived(session.jobs.filter(({ id }) => id !== session.job?.id));
+	let gesture = '';
+
+	async function then(action: Promise<void> | void) {
+		isOpen = false;
+		await action;
+	}
+
+	function rename(title: string) {
+		if (shot && title.trim() !== '') session.change({ ...shot, title }, gesture);
+	}
+
+	function openJob(jobId: string) {
+		const first = session.shots.find((one) => one.jobId === jobId && !one.isRemoved);
+		if (first) void then(session.open(first.id));
+	}
+</script>
+
+{#if shot}
+	<button
+		class="knob bare crumb"
+		type="button"
+		aria-haspopup="dialog"
+		onclick={() => (isOpen = true)}
+	>
+		<span class="job">{session.job?.title ?? ''} · {number} of {shots.length} ·</span>
+		<strong><bdi>{shot.title}</bdi></strong>
+		<span aria-hidden="true">▾</span>
+	</button>
+	<input
+		bind:this={chooser}
+		class="sr-only"
+		type="file"
+		tabindex="-1"
+		aria-label="Open a shot file"
+		accept=".json,application/json"
+		onchange={(event) => {
+			const [file] = event.currentTarget.files ?? [];
+			event.currentTarget.value = '';
+			isOpen = false;
+			if (file) onfile(file);
+		}}
+	/>
+	<Modal title={session.job?.title ?? 'Shots'} bind:open={isOpen} size="sm">
+		<div class="menu">
+			<label>
+				title of this shot
+				<input
+					type="text"
+					maxlength={LIMITS.title}
+					value={shot.title}
+					onfocus={() => (gesture = session.newGesture('title'))}
+					oninput={(event) => rename(event.currentTarget.value)}
+				/>
+			</label>
+			<label>
+				notes
+				<textarea
+					rows="2"
+					maxlength={LIMITS.notes}
+					value={shot.notes}
+					onfocus={() => (gesture = session.newGesture('notes'))}
+					oninput={(event) =>
+						session.change({ ...shot, notes: event.currentTarget.value }, gesture)}></textarea>
+			</label>
+			<div class="actions">
+				<Button size="xs" color="light" onclick={() => then(saveShotFile(shot))}
+					>Save to a file</Button
+				>
+				<Button size="xs" color="light" onclick={() => chooser?.click()}>Open a file…</Button>
+				<Button size="xs" color="light" onclick={() => then(session.addShot(blankShot('New shot')))}
+					>New shot</Button
+				>
+				<Button
+					size="xs"
+					color="light"
+					onclick={() =>
+						then(
+							session.addShot({ ...shot, title: `${shot.title} (copy)`.slice(0, LIMITS.title) })
+						)}
+				>
+					Duplicate
+				</Button>
+				{#if session.shotId && shots.length > 1}
+					{@const id = session.shotId}
+					<Button size="xs" color="light" onclick={() => then(session.setRemoved(id, true))}
+						>Take out</Button
+					>
+				{/if}
+				<Button size="xs" color="light" onclick={() => then(openSampleDay(session))}
+					>Sample day</Button
+				>
+			</div>
+			<ol>
+				{#each shots as one, i (one.id)}
+					<li>
+						<button
+							type="button"
+							aria-current={one.id === session.shotId}
+							onclick={() => then(session.open(one.id))}
+						>
+							{i + 1}. <bdi>{one.shot.title}</bdi>
+						</button>
+					</li>
+				{/each}
+			</ol>
+			{#if removed.length > 0}
+				<h3>Taken out</h3>
+				<ul>
+					{#each removed as one (one.id)}
+						<li>
+							<button type="button" onclick={() => then(session.setRemoved(one.id, false))}>
+								Bring back “{one.shot.title}”
+							</button>
+						</li>
+					{/each}
+				</ul>
+			{/if}
+			{#if others.length > 0}
+				<h3>Other jobs</h3>
+				<ul>
+					{#each others as job (job.id)}
+						<li><button type="button" onclick={() => openJob(job.id)}>{job.title}</button></li>
+					{/each}
+				</ul>
+			{/if}
+		</div>
+	</Modal>
+{/if}
+
+<style>
+	.crumb {
+		min-width: 0;
+		flex-shrink: 1;
+		justify-content: flex-start;
+	}
+	.crumb .job {
+		color: var(--ink-2);
+		white-space: nowrap;
+	}
+	.crumb strong {
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+	.menu {
+		display: flex;
+		flex-direction: column;
+		gap: 0.6rem;
+		color: var(--ink);
+	}
+	.menu label {
+		display: flex;
+		flex-direction: column;
+		color: var(--ink-2);
+	}
+	.menu input,
+	.menu textarea {
+		border: 1px solid var(--edge);
+		border-radius: 3px;
+		background: var(--sheet);
+		color: var(--ink);
+		padding: 0.25rem 0.5rem;
+	}
+	.actions {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.4rem;
+	}
+	li button {
+		width: 100%;
+		text-align: left;
+		padding: 0.35rem 0.4rem;
+		border-bottom: 1px solid var(--rule);
+	}
+	li button[aria-current='true'] {
+		font-weight: 600;
+		color: var(--focus);
+	}
+	li button:hover {
+		background: var(--paper);
+	}
+	@media (max-width: 40rem) {
+		.crumb .job {
+			display: none;
+		}
+		.crumb {
+			max-width: 11rem;
+		}
+	}
+	@media (pointer: coarse) {
+		li button {
+			min-height: 2.75rem;
+		}
+	}
+</style>

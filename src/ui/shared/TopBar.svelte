@@ -1,0 +1,110 @@
+<script lang="ts">
+	import type { Session } from './session.svelte';
+	import { settings } from './settings.svelte';
+	import ShotMenu from './ShotMenu.svelte';
+
+	/** Wordmark, job and shot, undo and redo, units, look, help. */
+	interface Props {
+		session: Session;
+		onfile: (file: File) => void;
+		onhelp: () => void;
+	}
+
+	let { session, onfile, onhelp }: Props = $props();
+
+	const shots = $derived(session.jobShots);
+	const index = $derived(shots.findIndex(({ id }) => id === session.shotId));
+	const go = (by: number) => {
+		const next = shots[index + by];
+		if (next) void session.open(next.id);
+	};
+	const isNight = $derived(settings.look === 'night');
+</script>
+
+<header class="bar">
+	<span class="word">Focalis</span>
+	{#if session.shot}
+		<ShotMenu {session} {onfile} />
+		<button
+			class="knob bare"
+			type="button"
+			aria-label="previous shot"
+			disabled={index <= 0}
+			onclick={() => go(-1)}>‹</button
+		>
+		<button
+			class="knob bare"
+			type="button"
+			aria-label="next shot"
+			disabled={index >= shots.length - 1}
+			onclick={() => go(1)}>›</button
+		>
+	{/if}
+	<span class="spring"></span>
+	{#if session.shot}
+		<button
+			class="knob bare"
+			type="button"
+			aria-label="Undo"
+			disabled={!session.canUndo}
+			onclick={() => session.undo()}>↶</button
+		>
+		<button
+			class="knob bare"
+			type="button"
+			aria-label="Redo"
+			disabled={!session.canRedo}
+			onclick={() => session.redo()}>↷</button
+		>
+	{/if}
+	<button
+		class="knob bare"
+		type="button"
+		aria-label="Lengths in {settings.units === 'm'
+			? 'metres; switch to feet'
+			: 'feet; switch to metres'}"
+		onclick={() => settings.set({ units: settings.units === 'm' ? 'ft' : 'm' })}
+		>{settings.units}</button
+	>
+	<button
+		class="knob bare"
+		type="button"
+		aria-label={isNight ? 'Day look' : 'Night look'}
+		onclick={() => settings.set({ look: isNight ? 'day' : 'night' })}>{isNight ? '☀' : '☾'}</button
+	>
+	<button class="knob bare" type="button" aria-label="Help" onclick={onhelp}>?</button>
+</header>
+
+<style>
+	.bar {
+		display: flex;
+		align-items: center;
+		gap: 0.15rem;
+		padding: 0.2rem 1.25rem;
+		border-bottom: 1px solid var(--rule);
+		min-width: 0;
+	}
+	.word {
+		font-family: var(--font-serif);
+		font-weight: 600;
+		font-size: 1.2rem;
+		padding-right: 0.8rem;
+	}
+	.spring {
+		flex: 1;
+	}
+	@media (max-width: 40rem) {
+		.bar {
+			padding: 0.1rem 0.4rem;
+			flex-wrap: wrap;
+		}
+		.word {
+			padding-right: 0.2rem;
+			font-size: 1.05rem;
+		}
+		.bar .knob {
+			padding: 0 0.25rem;
+			min-width: 2.2rem;
+		}
+	}
+</style>
