@@ -15,7 +15,7 @@ module.exports = {
 			comment: 'the core imports only itself and, in format/, Zod',
 			severity: 'error',
 			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-			to: { pathNot: '^src/core', dependencyTypesNot: ['type-only'] , path: '^(?!node_modules/zod)' }
+			to: { pathNot: '^src/core', dependencyTypesNot: ['type-only'], path: '^(?!node_modules/zod)' }
 		},
 		{
 			name: 'zod-only-in-format',
@@ -51,7 +51,10 @@ module.exports = {
 	options: {
 		doNotFollow: { path: 'node_modules' },
 		tsPreCompilationDeps: true,
-		tsConfig: { fileName: 'tsconfig.json' },
-		enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['svelte', 'import', 'types', 'default'] }
+		tsConfig: { fileName: 'scripts/boundaries.tsconfig.json' },
+		enhancedResolveOptions: {
+			exportsFields: ['exports'],
+			conditionNames: ['svelte', 'import', 'types', 'default']
+		}
 	}
 };

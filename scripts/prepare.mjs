@@ -58,7 +58,8 @@ export function build() {
 
 /** Path of Debian's Chromium, installed when it is missing. */
 export function installChromium() {
-	const find = () => spawnSync('sh', ['-c', 'command -v chromium'], { encoding: 'utf8' }).stdout.trim();
+	const find = () =>
+		spawnSync('sh', ['-c', 'command -v chromium'], { encoding: 'utf8' }).stdout.trim();
 	if (find() === '') {
 		const apt = (...args) =>
 			run('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });

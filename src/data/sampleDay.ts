@@ -237,7 +237,7 @@ const SHOTS: readonly Sketch[] = [
 	{
 		title: 'Everyone, from the balcony',
 		lens: LENSES.zoom2470,
-		focalMm: 35,
+		focalMm: 45,
 		camera: { position: { x: 0, y: 5, z: 0 }, tiltDeg: -21, support: 'braced' },
 		people: crowd()
 	},

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { replaceState } from '$app/navigation';
+	import { resolve } from '$app/paths';
 	import { page } from '$app/state';
 	import { untrack } from 'svelte';
 	import App from '$ui/App.svelte';
@@ -8,7 +9,7 @@
 
 	/** The address names the open shot, so that a reload and a bookmark come back to it. */
 	function show(shotId: string) {
-		replaceState(`?shot=${shotId}`, {});
+		replaceState(resolve(`/?shot=${encodeURIComponent(shotId)}`), {});
 	}
 </script>
 

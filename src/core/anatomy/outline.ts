@@ -29,7 +29,7 @@ function halfAxes(head: Head, [left, up, out]: Offset): readonly [Vec3, Vec3, Ve
  * The ellipse that three half axes of an ellipsoid make when drawn flat: its matrix is the sum of
  * the outer products of their pictures.
  */
-export function ellipseOf(centre: Flat, axes: readonly Flat[]): Outline {
+function ellipseOf(centre: Flat, axes: readonly Flat[]): Outline {
 	let xx = 0;
 	let xy = 0;
 	let yy = 0;

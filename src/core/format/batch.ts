@@ -6,7 +6,7 @@ import { problemsOf, type Problem } from './problems';
 const MOST_SHOTS = 200;
 
 /** A batch of shots; each shot is validated on its own, so that a bad one does not sink the rest. */
-export const BatchSchema = record('the batch', {
+const BatchSchema = record('the batch', {
 	shots: list('the batch', z.unknown(), MOST_SHOTS)
 });
 

@@ -3,13 +3,13 @@ import { list, number, oneOf, pair, point, record, text, whole } from './fields'
 
 /** The shot file, version 1: the one definition of every name, unit and bound in it. */
 
-export const BUILDS = ['adult', 'child', 'infant', 'cat', 'dog'] as const;
-export const NEEDS = ['key', 'sharp', 'soft', 'free'] as const;
-export const KEEPS = ['near-eye', 'both-eyes', 'face'] as const;
-export const MOTIONS = ['still', 'restless', 'walking'] as const;
-export const INTENTS = ['sharp', 'readable', 'recognisable', 'dissolved', 'any'] as const;
-export const LOOKS = ['bars', 'lights', 'foliage', 'wall', 'window', 'object', 'crowd'] as const;
-export const SUPPORTS = ['handheld', 'braced', 'kneeling', 'monopod', 'tripod'] as const;
+const BUILDS = ['adult', 'child', 'infant', 'cat', 'dog'] as const;
+const NEEDS = ['key', 'sharp', 'soft', 'free'] as const;
+const KEEPS = ['near-eye', 'both-eyes', 'face'] as const;
+const MOTIONS = ['still', 'restless', 'walking'] as const;
+const INTENTS = ['sharp', 'readable', 'recognisable', 'dissolved', 'any'] as const;
+const LOOKS = ['bars', 'lights', 'foliage', 'wall', 'window', 'object', 'crowd'] as const;
+const SUPPORTS = ['handheld', 'braced', 'kneeling', 'monopod', 'tripod'] as const;
 export const LANDMARKS = ['left-eye', 'right-eye', 'nose-tip', 'chin', 'hairline'] as const;
 
 /** Bounds that more than the schema needs to know. */
@@ -236,6 +236,5 @@ export type Sharpness = Shot['sharpness'];
 export type Build = Person['build'];
 export type Need = Person['need'];
 export type Keep = Person['keep'];
-export type Intent = Thing['intent'];
 export type Landmark = (typeof LANDMARKS)[number];
 export type FocusChoice = NonNullable<Shot['choices']['focus']>;

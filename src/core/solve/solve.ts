@@ -124,7 +124,7 @@ function emptyPlan(scene: Scene, reasons: Plan['reasons']): Plan {
 }
 
 /** What becomes of every target at a pair. */
-export function targetResults(scene: Scene, { candidate, fNumber }: Pair): TargetResult[] {
+function targetResults(scene: Scene, { candidate, fNumber }: Pair): TargetResult[] {
 	const diffraction = diffractionMm(candidate.focus, fNumber);
 	return scene.targets.map((target, i) => {
 		const { depthM, cosOffAxis } = target.seen;

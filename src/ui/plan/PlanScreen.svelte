@@ -49,7 +49,7 @@
 			{#if tab === 'stage'}<Stage {plan} {isPhone} />{:else}<Frame {plan} />{/if}
 		</div>
 		<Stepper {plan} />
-		<div class="strip"><Ladder {plan} /></div>
+		<div class="strip"><Ladder {plan} {isPhone} /></div>
 		<details class="more">
 			<summary>about, sharp for</summary>
 			<Wishes {plan} />
@@ -59,7 +59,7 @@
 			<Stage {plan} {isPhone} />
 			<Frame {plan} />
 		</div>
-		<div class="ladder"><Ladder {plan} /></div>
+		<div class="ladder"><Ladder {plan} {isPhone} /></div>
 	{/if}
 </main>
 
@@ -102,8 +102,8 @@
 		z-index: 5;
 	}
 	.one {
-		flex: 1 0 20rem;
-		min-height: 20rem;
+		flex: 1 0 22rem;
+		min-height: 22rem;
 		display: grid;
 	}
 	.strip {

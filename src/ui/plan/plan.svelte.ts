@@ -64,16 +64,15 @@ export class PlanView {
 
 	/** Fixes an f-number, or frees it with null. */
 	fix(fNumberExact: number | null): void {
-		const { fNumberExact: _, ...rest } = this.shot.choices;
-		const choices = fNumberExact === null ? rest : { ...rest, fNumberExact };
 		this.#peekedFNumber = null;
+		const choices = { ...this.shot.choices, fNumberExact: fNumberExact ?? undefined };
 		this.change({ ...this.shot, choices });
 	}
 
 	/** Fixes what to focus on, or leaves it to the solver with null. */
 	focusOn(focus: NonNullable<Shot['choices']['focus']> | null, gesture?: string): void {
-		const { focus: _, ...rest } = this.shot.choices;
-		this.change({ ...this.shot, choices: focus ? { ...rest, focus } : rest }, gesture);
+		const choices = { ...this.shot.choices, focus: focus ?? undefined };
+		this.change({ ...this.shot, choices }, gesture);
 	}
 
 	change(shot: Shot, gesture?: string): void {

@@ -24,7 +24,8 @@
 		placeholder=""
 		bind:value={() => value, (next) => next !== undefined && next !== value && onchoose(next as T)}
 		classes={{
-			select: 'py-0 ps-2 pe-7 min-h-7 pointer-coarse:min-h-11 leading-tight border-[var(--edge)]'
+			select:
+				'py-0 ps-1.5 pe-0.5 min-h-7 pointer-coarse:min-h-11 leading-tight border-[var(--edge)]'
 		}}
 	/>
 </div>

@@ -3,12 +3,19 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { LIMITS } from '$core/format/shot';
 	import { blankShot } from '$data/sampleDay';
+	import DeviceButtons from './DeviceButtons.svelte';
 	import { saveShotFile } from './files';
 	import { openSampleDay } from './sample';
 	import type { Session } from './session.svelte';
 
 	/** The job's shots, and what can be done with the open one. */
-	let { session, onfile }: { session: Session; onfile: (file: File) => void } = $props();
+	interface Props {
+		session: Session;
+		onfile: (file: File) => void;
+		onhelp: () => void;
+	}
+
+	let { session, onfile, onhelp }: Props = $props();
 
 	let isOpen = $state(false);
 	let chooser = $state<HTMLInputElement>();
@@ -110,6 +117,14 @@
 					>Sample day</Button
 				>
 			</div>
+			<div class="device">
+				<DeviceButtons
+					onhelp={() => {
+						isOpen = false;
+						onhelp();
+					}}
+				/>
+			</div>
 			<ol>
 				{#each shots as one, i (one.id)}
 					<li>
@@ -199,12 +214,19 @@
 	li button:hover {
 		background: var(--paper);
 	}
+	.device {
+		display: none;
+	}
 	@media (max-width: 40rem) {
+		.device {
+			display: flex;
+		}
 		.crumb .job {
 			display: none;
 		}
 		.crumb {
-			max-width: 11rem;
+			max-width: 100%;
+			overflow: hidden;
 		}
 	}
 	@media (pointer: coarse) {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Session } from './session.svelte';
-	import { settings } from './settings.svelte';
+	import DeviceButtons from './DeviceButtons.svelte';
 	import ShotMenu from './ShotMenu.svelte';
 
 	/** Wordmark, job and shot, undo and redo, units, look, help. */
@@ -18,13 +18,12 @@
 		const next = shots[index + by];
 		if (next) void session.open(next.id);
 	};
-	const isNight = $derived(settings.look === 'night');
 </script>
 
 <header class="bar">
 	<span class="word">Focalis</span>
 	{#if session.shot}
-		<ShotMenu {session} {onfile} />
+		<ShotMenu {session} {onfile} {onhelp} />
 		<button
 			class="knob bare"
 			type="button"
@@ -57,22 +56,7 @@
 			onclick={() => session.redo()}>↷</button
 		>
 	{/if}
-	<button
-		class="knob bare"
-		type="button"
-		aria-label="Lengths in {settings.units === 'm'
-			? 'metres; switch to feet'
-			: 'feet; switch to metres'}"
-		onclick={() => settings.set({ units: settings.units === 'm' ? 'ft' : 'm' })}
-		>{settings.units}</button
-	>
-	<button
-		class="knob bare"
-		type="button"
-		aria-label={isNight ? 'Day look' : 'Night look'}
-		onclick={() => settings.set({ look: isNight ? 'day' : 'night' })}>{isNight ? '☀' : '☾'}</button
-	>
-	<button class="knob bare" type="button" aria-label="Help" onclick={onhelp}>?</button>
+	<span class="device" class:in-menu={session.shot}><DeviceButtons {onhelp} /></span>
 </header>
 
 <style>
@@ -93,18 +77,25 @@
 	.spring {
 		flex: 1;
 	}
+	.device {
+		display: contents;
+	}
 	@media (max-width: 40rem) {
 		.bar {
 			padding: 0.1rem 0.4rem;
-			flex-wrap: wrap;
 		}
 		.word {
 			padding-right: 0.2rem;
 			font-size: 1.05rem;
 		}
-		.bar .knob {
-			padding: 0 0.25rem;
-			min-width: 2.2rem;
+		/* on a phone these are in the shot's menu */
+		.device.in-menu {
+			display: none;
+		}
+	}
+	@media (max-width: 22rem) {
+		.word {
+			display: none;
 		}
 	}
 </style>

@@ -51,6 +51,7 @@ export class Session {
 	#writing: Promise<void> | null = null;
 	#lastWriteAt = 0;
 	/** Shots left while the store did not take them; saved when it does again. */
+	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- not shown anywhere
 	readonly #parked = new Map<string, { record: ShotRecord; history: History }>();
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#gestures = 0;

@@ -124,7 +124,7 @@
 		display: flex;
 		flex-direction: column;
 		gap: 0.4rem;
-		width: 17rem;
+		width: 18.5rem;
 		max-width: 100%;
 		max-height: 100%;
 		padding: 0.5rem 0.6rem 0.6rem;

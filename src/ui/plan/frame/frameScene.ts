@@ -53,7 +53,7 @@ export interface DrawnThing {
 
 export type Drawn = DrawnHead | DrawnThing;
 
-export const TONES = 5;
+const TONES = 5;
 
 /** Everything in front of the camera, the farthest first, so that nearer ones cover it. */
 export function drawFrame({
@@ -142,30 +142,44 @@ function faceOf([left, up, out]: Offset, [wide, high, deep]: Offset): [Offset, O
 	];
 }
 
-/** Neck and shoulders under a head, level whatever the head does, mm of an adult. */
+/** Neck and shoulders under a head, level whatever the head does, mm of an adult; down to the ground. */
 const BODY: readonly (readonly [aside: number, down: number])[] = [
-	[-55, 95],
-	[-62, 190],
-	[-205, 245],
-	[-235, 420],
-	[-225, 900],
-	[225, 900],
-	[235, 420],
-	[205, 245],
-	[62, 190],
-	[55, 95]
+	[-50, 80],
+	[-56, 185],
+	[-140, 215],
+	[-215, 240],
+	[-240, 430],
+	[240, 430],
+	[215, 240],
+	[140, 215],
+	[56, 185],
+	[50, 80]
 ];
 
 function shouldersOf({ head }: Sighting, project: (point: Vec3) => Flat): string {
 	const size = head.measures.skullHalfAxes[1] / 115 / 1000;
 	const centre = headPoint(head, head.measures.skullCentre);
 	const aside = Math.hypot(head.left.x, head.left.z) || 1;
-	const points = BODY.map(([across, down]) =>
+	const half = BODY.length / 2;
+	const feet = Math.max(600, centre.y / size);
+	const outline = [...BODY.slice(0, half), [-235, feet], [235, feet], ...BODY.slice(half)] as const;
+	const points = outline.map(([across, down]) =>
 		project({
 			x: centre.x + (head.left.x / aside) * across * size,
 			y: centre.y - down * size,
 			z: centre.z + (head.left.z / aside) * across * size
 		})
 	);
-	return `M${points.map(({ x, y }) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`;
+	return roundedPath(points);
+}
+
+/** A closed path that rounds every corner: it goes through the middles between the points. */
+function roundedPath(points: readonly Flat[]): string {
+	const words = ({ x, y }: Flat) => `${x.toFixed(3)} ${y.toFixed(3)}`;
+	const middles = points.map((point, i) => {
+		const next = points[(i + 1) % points.length] as Flat;
+		return { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 };
+	});
+	const curves = points.map((point, i) => `Q${words(point)} ${words(middles[i] as Flat)}`);
+	return `M${words(middles.at(-1) as Flat)}${curves.join('')}Z`;
 }

@@ -4,7 +4,7 @@
 	import { ladderTable, type Cell } from './ladderTable';
 
 	/** Every f-number of the lens and what it would hold. Pointing peeks, Enter or a click fixes. */
-	let { plan }: { plan: PlanView } = $props();
+	let { plan, isPhone }: { plan: PlanView; isPhone: boolean } = $props();
 
 	const solution = $derived(plan.solution);
 	const table = $derived(solution ? ladderTable(solution, plan.selected) : null);
@@ -50,7 +50,7 @@
 				<thead bind:this={head}>
 					<tr>
 						<td class="corner">
-							{#if shownF !== null && shownExact !== null}
+							{#if !isPhone && shownF !== null && shownExact !== null}
 								<button
 									class="knob lock"
 									type="button"
@@ -231,6 +231,12 @@
 	}
 	th button:focus-visible {
 		outline-offset: -2px;
+	}
+	@media (max-width: 45rem) {
+		.corner,
+		tbody th {
+			width: 6.5rem;
+		}
 	}
 	@media (pointer: coarse) {
 		thead th button,

@@ -9,7 +9,7 @@ import type { ObjectRef } from '../plan.svelte';
 
 /** The ladder as a table: one column per f-number, one line per row of people and per thing. */
 
-export interface Column {
+interface Column {
 	readonly fNumber: number;
 	readonly fNumberExact: number;
 	readonly isPick: boolean;
@@ -21,7 +21,7 @@ export type Cell =
 	| { readonly kind: 'face'; readonly state: State; readonly ratio: number }
 	| { readonly kind: 'thing'; readonly met: boolean; readonly state: string };
 
-export interface Line {
+interface Line {
 	readonly key: string;
 	readonly label: string;
 	/** What selecting this line selects. */

@@ -16,6 +16,7 @@
 		fittedPoints,
 		focusLine,
 		frameWedge,
+		LABEL_PX,
 		headMarks,
 		planeHandle,
 		sliceThrough,
@@ -29,11 +30,11 @@
 	let { plan, isPhone }: { plan: PlanView; isPhone: boolean } = $props();
 
 	type Showing = StageView['side'] | 'list';
-	const SIDES = [
-		{ value: 'above', text: 'from above' },
-		{ value: 'side', text: 'from the side' },
+	const SIDES = $derived([
+		{ value: 'above', text: isPhone ? 'above' : 'from above' },
+		{ value: 'side', text: isPhone ? 'side' : 'from the side' },
 		{ value: 'list', text: 'list' }
-	] as const;
+	] as const);
 
 	let showing = $state<Showing>('above');
 	let widthPx = $state(0);
@@ -247,7 +248,13 @@
 						class:selected={sameObject(plan.selected, ref)}
 						class:active={sameObject(hands.active, ref)}
 					>
-						<rect x={at.x - 28} y={at.y - 10} width="56" height="20" rx="10" />
+						<rect
+							x={at.x - LABEL_PX.width / 2}
+							y={at.y - LABEL_PX.height / 2}
+							width={LABEL_PX.width}
+							height={LABEL_PX.height}
+							rx="10"
+						/>
 						<text x={at.x} y={at.y + 4} text-anchor="middle">{label}</text>
 					</g>
 				{/each}
@@ -333,6 +340,9 @@
 	svg {
 		touch-action: none;
 		cursor: grab;
+	}
+	svg:focus:not(:focus-visible) {
+		outline: none;
 	}
 	svg:focus-visible {
 		outline-offset: -3px;

@@ -51,6 +51,8 @@ export class StageHands {
 	#hold = $state.raw<Hold | null>(null);
 	#gesture = '';
 	#hasMoved = false;
+	// not shown anywhere, so it need not be reactive
+	// eslint-disable-next-line svelte/prefer-svelte-reactivity
 	readonly #fingers = new Map<number, Flat>();
 
 	/** The object the keyboard is at. */

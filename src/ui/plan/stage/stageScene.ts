@@ -170,28 +170,43 @@ export function planeHandle(view: StageView, line: readonly Flat[]): Flat | null
 	return null;
 }
 
-/** The labels of the rows, beside their ends. */
-export function rowLabels(view: StageView, scene: Scene): StageObject[] {
+/** Size of a row's label, px. */
+export const LABEL_PX = { width: 56, height: 20 };
+
+/** The labels of the rows, beside their ends, clear of the heads and of each other. */
+function rowLabels(view: StageView, scene: Scene): StageObject[] {
 	if (scene.rows.length < 2) return [];
-	return scene.rows.flatMap(({ members }, index) => {
-		const places = members.flatMap(({ personId }) => {
+	const isAcross = view.side === 'above' && view.isTall;
+	const rows = scene.rows.map(({ members }) =>
+		members.flatMap(({ personId }) => {
 			const person = scene.shot.people.find(({ id }) => id === personId);
 			return person ? [toPx(view, person.eyeMidpoint)] : [];
-		});
+		})
+	);
+	const all = rows.flat();
+	const beside = isAcross
+		? Math.max(LABEL_PX.width, Math.min(...all.map(({ x }) => x)) - 44)
+		: Math.max(...all.map(({ y }) => y)) + (view.side === 'side' ? 40 : 28);
+	let last: Flat | null = null;
+	return scene.rows.flatMap(({ members }, index) => {
+		const places = rows[index] ?? [];
 		const [first] = members;
 		if (!first || places.length === 0) return [];
 		const mean = (axis: keyof Flat) =>
 			places.reduce((sum, place) => sum + place[axis], 0) / places.length;
-		const isAcross = view.side === 'above' && view.isTall;
-		const at = isAcross
-			? { x: Math.min(...places.map(({ x }) => x)) - 34, y: mean('y') }
-			: {
-					x: mean('x'),
-					y: Math.max(...places.map(({ y }) => y)) + (view.side === 'side' ? 40 : 26)
-				};
+		const at: Flat = isAcross ? { x: beside, y: mean('y') } : { x: mean('x'), y: beside };
+		const placed: Flat = last ? clearOf(last, at, isAcross) : at;
+		last = placed;
 		const label = rowName(index, scene.rows.length).replace(' row', '');
-		return [{ ref: { kind: 'row', id: first.personId } as const, at, label }];
+		return [{ ref: { kind: 'row', id: first.personId } as const, at: placed, label }];
 	});
+}
+
+/** Moves a label out of the way of the one before it. */
+function clearOf(last: Flat, at: Flat, isAcross: boolean): Flat {
+	const { width, height } = LABEL_PX;
+	if (isAcross) return Math.abs(at.y - last.y) < height ? { ...at, y: last.y - height - 2 } : at;
+	return Math.abs(at.x - last.x) < width ? { ...at, y: last.y + height + 2 } : at;
 }
 
 /** Everything on the stage that can be taken hold of. */

@@ -16,7 +16,7 @@
 		const { scene, pair, plan } = solution;
 		if (!pair) return [];
 		const fNumbers = plan.ladder.map(({ fNumberExact }) => fNumberExact);
-		const [atF1] = [faceRatios(scene, { ...pair, fNumber: 1 })];
+		const atF1 = faceRatios(scene, { ...pair, fNumber: 1 });
 		return [...atF1].map(([id, ratio]) => ({
 			name: scene.shot.people.find((one) => one.id === id)?.name ?? id,
 			x: fNumbers,
@@ -37,9 +37,8 @@
 				const style = getComputedStyle(node);
 				const colour = (name: string) => style.getPropertyValue(name).trim();
 				const inks = ['--sharp', '--ink', '--focus', '--marginal', '--soft'].map(colour);
-				const ticks = plan.ladder
-					.filter((_, i) => i % 3 === 0)
-					.map(({ fNumberExact }) => fNumberExact);
+				const fNumbers = plan.ladder.map(({ fNumberExact }) => fNumberExact);
+				const ticks = fNumbers.filter((_, i) => i % 3 === 0);
 				return plotly.react(
 					node,
 					drawn.map((line, i) => ({
@@ -55,7 +54,7 @@
 					})),
 					{
 						height: 300,
-						margin: { l: 48, r: 10, t: 8, b: 40 },
+						margin: { l: 64, r: 10, t: 8, b: 40 },
 						paper_bgcolor: 'transparent',
 						plot_bgcolor: 'transparent',
 						font: { family: style.fontFamily, color: colour('--ink'), size: 13 },
@@ -64,9 +63,11 @@
 							title: { text: 'f-number' },
 							tickvals: ticks,
 							ticktext: ticks.map((f) => String(engraved(f))),
-							gridcolor: colour('--rule')
+							gridcolor: colour('--rule'),
+							range: [fNumbers[0], fNumbers.at(-1)].map((f) => Math.log10(f ?? 1))
 						},
 						yaxis: {
+							dtick: 1,
 							type: 'log',
 							title: { text: 'blur over what is allowed' },
 							gridcolor: colour('--rule')
