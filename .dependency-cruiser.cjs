@@ -39,7 +39,7 @@ module.exports = {
 			name: 'app-free-of-tests',
 			severity: 'error',
 			from: { path: '^src', pathNot: '\\.test\\.ts$' },
-			to: { path: '(^tests/|\\.test\\.ts$|^src/testing)' }
+			to: { path: '(^tests/|\\.test\\.ts$)' }
 		},
 		{
 			name: 'resolvable',

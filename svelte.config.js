@@ -32,7 +32,8 @@ export default {
 		alias: {
 			$core: 'src/core',
 			$data: 'src/data',
-			$ui: 'src/ui'
+			$ui: 'src/ui',
+			$tests: 'tests'
 		},
 		csp: {
 			mode: 'nonce',

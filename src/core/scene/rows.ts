@@ -68,7 +68,9 @@ export function rowName(index: number, count: number): string {
 /** Where somebody stands, so that no name is needed: "middle row, third from left". */
 export function whereStands(rows: readonly Row[], personId: string): string {
 	const index = rows.findIndex(({ members }) => members.some((one) => one.personId === personId));
-	const members = rows[index]?.members ?? [];
+	// somebody who is free stands in no row
+	const members = rows[index]?.members;
+	if (!members) return '';
 	const place = members.findIndex((one) => one.personId === personId);
 	return [rowName(index, rows.length), placeName(place, members.length)].filter(Boolean).join(', ');
 }

@@ -1,4 +1,4 @@
-import type { FreePlane, Plan, Reason, TargetResult, Unseen } from '../format/plan';
+import type { FreePlane, Plan, Reason, TargetResult, ThingResult, Unseen } from '../format/plan';
 import type { Landmark, Shot } from '../format/shot';
 import { engraved, factorOfStops, stopsBetween } from '../optics/fNumber';
 import type { Spot } from './candidates';
@@ -32,7 +32,10 @@ const aStop = (stops: number) =>
 /** Reasons of a plan that has something to focus on. */
 export function reasonsOf(
 	shot: Shot,
-	plan: Pick<Plan, 'feasible' | 'fNumberExact' | 'worstRatio' | 'targets' | 'unseen' | 'free'>,
+	plan: Pick<
+		Plan,
+		'feasible' | 'fNumberExact' | 'worstRatio' | 'targets' | 'things' | 'unseen' | 'free'
+	>,
 	diffraction: boolean
 ): Reason[] {
 	const fNumber = engraved(plan.fNumberExact ?? 0);
@@ -70,7 +73,11 @@ export function reasonsOf(
 		const text = `At f/${fNumber} the small opening itself softens the whole picture.`;
 		reasons.push({ code: 'diffraction', text });
 	}
-	reasons.push(...freePlaneReason(plan.free), ...unseenReasons(shot, plan.unseen));
+	reasons.push(
+		...freePlaneReason(plan.free),
+		...unseenReasons(shot, plan.unseen),
+		...outsideReasons(shot, plan.things)
+	);
 	return reasons;
 }
 
@@ -78,7 +85,8 @@ export function reasonsOf(
 export function noFocusReasons(
 	shot: Shot,
 	tooClose: readonly Spot[],
-	unseen: readonly Unseen[]
+	unseen: readonly Unseen[],
+	things: readonly ThingResult[]
 ): Reason[] {
 	const text = 'There is nothing in the picture to focus on.';
 	return [
@@ -98,7 +106,8 @@ export function noFocusReasons(
 				...(thingId ? { thingId } : {})
 			};
 		}),
-		...unseenReasons(shot, unseen)
+		...unseenReasons(shot, unseen),
+		...outsideReasons(shot, things)
 	];
 }
 
@@ -126,4 +135,14 @@ function unseenReasons(shot: Shot, unseen: readonly Unseen[]): Reason[] {
 		};
 		return { code: 'unseen', text: `${nameOfId(personId)} is ${words[why]}.`, personId, why, by };
 	});
+}
+
+/** Things that should become something but are not in the picture. */
+function outsideReasons(shot: Shot, things: readonly ThingResult[]): Reason[] {
+	return things
+		.filter(({ state, intent }) => state === 'outside' && intent !== 'any')
+		.map(({ id }) => {
+			const label = shot.things.find((thing) => thing.id === id)?.label ?? id;
+			return { code: 'outside', text: `${label} is outside the frame.`, thingId: id };
+		});
 }

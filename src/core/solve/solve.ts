@@ -7,7 +7,7 @@ import { engraved, ladderOf, nearestRung } from '../optics/fNumber';
 import { framePoint } from '../scene/camera';
 import { whereStands } from '../scene/rows';
 import { stateOf } from '../sharpness/state';
-import { candidatesOf, spotsOf, type Candidate } from './candidates';
+import { candidatesOf, spotsOf, type Candidate, type Spot } from './candidates';
 import { freePlaneOf } from './freePlane';
 import { rungsOf } from './ladder';
 import { pickFrom, worstRatio, type Pair } from './pick';
@@ -15,7 +15,7 @@ import { noFocusReasons, reasonsOf } from './reasons';
 import { lookAt, type Scene } from './scene';
 import { schoolsOf } from './schools';
 import { slackOf } from './slack';
-import { judgeThing } from './things';
+import { judgeThing, outsideThings } from './things';
 
 /** A shot worked out: its plan, and what the plan was made from. */
 export interface Solution {
@@ -58,8 +58,7 @@ export function solve(shot: Shot): Solution {
 			? pick
 			: pickFrom(scene, candidates, [ladder[nearestRung(ladder, fixed)] as number]);
 	if (!pick || !pair) {
-		const plan = emptyPlan(scene, noFocusReasons(shot, tooClose, unseenOf(scene.sightings)));
-		return { plan, scene, pair: null, rungs: [], pickRung: null };
+		return { plan: emptyPlan(scene, tooClose), scene, pair: null, rungs: [], pickRung: null };
 	}
 	return {
 		plan: planOf(scene, candidates, ladder, pair),
@@ -83,6 +82,7 @@ function planOf(
 		fNumberExact: fNumber,
 		worstRatio: worstRatio(pair),
 		targets,
+		things: thingResults(scene, pair),
 		unseen: unseenOf(scene.sightings),
 		free: freePlaneOf(scene, candidates, candidate)
 	};
@@ -93,7 +93,6 @@ function planOf(
 		toleranceMm: scene.toleranceMm,
 		fNumber: engraved(fNumber),
 		focus: focusOf(scene, candidate),
-		things: thingResults(scene, pair),
 		ladder: rungsOf(scene, candidates, ladder),
 		schools: schoolsOf(scene),
 		slack: slackOf(scene, pair),
@@ -102,7 +101,9 @@ function planOf(
 	};
 }
 
-function emptyPlan(scene: Scene, reasons: Plan['reasons']): Plan {
+function emptyPlan(scene: Scene, tooClose: readonly Spot[]): Plan {
+	const unseen = unseenOf(scene.sightings);
+	const things = outsideThings(scene);
 	return {
 		format: 'focalis-plan',
 		version: 1,
@@ -113,13 +114,13 @@ function emptyPlan(scene: Scene, reasons: Plan['reasons']): Plan {
 		focus: null,
 		worstRatio: null,
 		targets: [],
-		things: [],
+		things,
 		ladder: [],
 		free: null,
 		schools: [],
 		slack: null,
-		unseen: unseenOf(scene.sightings),
-		reasons
+		unseen,
+		reasons: noFocusReasons(scene.shot, tooClose, unseen, things)
 	};
 }
 

@@ -14,18 +14,26 @@ function stateOfContrast(contrast: number): 'readable' | 'recognisable' | 'disso
 	return contrast > RECOGNISABLE_CONTRAST ? 'recognisable' : 'dissolved';
 }
 
+/** The things wholly outside the frame: reported, and of no account whatever the focus. */
+export function outsideThings(scene: Scene): ThingResult[] {
+	return scene.things.filter(({ inFrame }) => !inFrame).map(outside);
+}
+
+function outside({ thing: { id, intent }, seen: { depthM } }: SeenThing): ThingResult {
+	return { id, depthM, smearMm: null, contrast: null, state: 'outside', intent, met: null };
+}
+
 /** What becomes of a thing at a focus and f-number. */
 export function judgeThing(
 	scene: Scene,
-	{ thing, seen, inFrame }: SeenThing,
+	seenThing: SeenThing,
 	focus: FocusedOptic,
 	fNumber: number
 ): ThingResult {
+	const { thing, seen, inFrame } = seenThing;
+	if (!inFrame) return outside(seenThing);
 	const { id, intent } = thing;
 	const { depthM, cosOffAxis } = seen;
-	if (!inFrame) {
-		return { id, depthM, smearMm: null, contrast: null, state: 'outside', intent, met: null };
-	}
 	const smear = smearMm(focus, fNumber, depthM, cosOffAxis);
 	const contrast = patternContrast(focus, fNumber, depthM, smear, thing.detailMm, scene.pixelMm);
 	const state = stateOfContrast(contrast);

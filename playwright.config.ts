@@ -1,0 +1,39 @@
+import { execSync } from 'node:child_process';
+import { defineConfig } from '@playwright/test';
+
+/** End-to-end in Debian's Chromium, against the built app on a port of its own. */
+
+const PORT = 4196;
+const chromium = execSync('command -v chromium', { encoding: 'utf8' }).trim();
+
+export default defineConfig({
+	testDir: 'tests',
+	outputDir: 'test-results/pages',
+	timeout: 30_000,
+	workers: 2,
+	fullyParallel: true,
+	forbidOnly: true,
+	reporter: [['line'], ['json', { outputFile: 'test-results/end-to-end.json' }]],
+	use: {
+		baseURL: `http://127.0.0.1:${PORT}`,
+		viewport: { width: 1280, height: 660 },
+		trace: 'retain-on-failure',
+		launchOptions: {
+			executablePath: chromium,
+			args: [
+				'--no-sandbox',
+				'--disable-quic',
+				'--disable-background-networking',
+				'--disable-component-update',
+				'--disable-sync',
+				'--no-first-run'
+			]
+		}
+	},
+	webServer: {
+		command: 'node build',
+		env: { PORT: String(PORT) },
+		url: `http://127.0.0.1:${PORT}/api/health`,
+		reuseExistingServer: false
+	}
+});

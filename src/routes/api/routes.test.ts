@@ -1,0 +1,138 @@
+import { describe, expect, it } from 'vitest';
+import { ahead, shotInput } from '$tests/support/shots';
+import { PlanSchema } from '$core/format/plan';
+import * as health from './health/+server';
+import * as openapi from './openapi.json/+server';
+import * as plan from './plan/+server';
+import * as batch from './plan/batch/+server';
+import * as shotSchema from './schema/shot/+server';
+
+/** The handlers as they answer requests; tests/api.spec.ts drives the real server. */
+
+type Handler = (event: { request: Request }) => Response | Promise<Response>;
+
+async function post(handler: unknown, body: BodyInit, type = 'application/json') {
+	const request = new Request('http://focalis.test/', {
+		method: 'POST',
+		body,
+		headers: { 'content-type': type }
+	});
+	const response = await (handler as Handler)({ request });
+	return { status: response.status, body: await response.json() };
+}
+
+const shot = (title = 'A shot') => ({ ...shotInput({ people: [ahead('Noor', 3)] }), title });
+
+describe('a plan', () => {
+	it('comes back for a shot, as its schema says', async () => {
+		const { status, body } = await post(plan.POST, JSON.stringify(shot()));
+		expect(status).toBe(200);
+		expect(PlanSchema.parse(body)).toEqual(body);
+		expect(body.focus.personId).toBe('Noor');
+	});
+
+	it.each([
+		['{', 400, 'not-json'],
+		[new Uint8Array([0x22, 0xff, 0xfe, 0x22]), 400, 'not-json'],
+		['', 400, 'not-json'],
+		['null', 422, 'invalid'],
+		['[1]', 422, 'invalid'],
+		[JSON.stringify({ ...shotInput(), version: 3 }), 422, 'newer-version'],
+		[JSON.stringify(shotInput()), 422, 'asks-for-nothing']
+	])('%s: %d %s', async (body, status, code) => {
+		const answer = await post(plan.POST, body);
+		expect(answer.status).toBe(status);
+		expect(answer.body.error).toMatchObject({ code, message: expect.any(String) });
+		expect(answer.body.error.issues).toBeInstanceOf(Array);
+	});
+
+	it('says where and why, as in people.0.turnDeg', async () => {
+		const bad = shot();
+		const [person] = bad.people ?? [];
+		const body = JSON.stringify({ ...bad, people: [{ ...person, turnDeg: 400 }] });
+		expect((await post(plan.POST, body)).body.error.issues).toEqual([
+			{
+				path: 'people.0.turnDeg',
+				message: 'the turn of the head must lie between -180 and 180 degrees'
+			}
+		]);
+	});
+
+	it('refuses another content type', async () => {
+		for (const type of ['text/plain', 'multipart/form-data', '']) {
+			expect((await post(plan.POST, JSON.stringify(shot()), type)).status).toBe(415);
+		}
+		const withCharset = 'Application/JSON; charset=utf-8';
+		expect((await post(plan.POST, JSON.stringify(shot()), withCharset)).status).toBe(200);
+	});
+
+	it('refuses more than 1 MiB, whether it says its size or not', async () => {
+		const large = JSON.stringify({ ...shot(), notes: 'x'.repeat(1024 * 1024) });
+		expect((await post(plan.POST, large)).status).toBe(413);
+		const stream = new Blob([large]).stream();
+		const init = { method: 'POST', body: stream, duplex: 'half' };
+		const request = new Request('http://focalis.test/', {
+			...(init as RequestInit),
+			headers: { 'content-type': 'application/json' }
+		});
+		expect((await (plan.POST as Handler)({ request })).status).toBe(413);
+	});
+});
+
+describe('a batch', () => {
+	it('answers in order, and one bad shot does not sink the rest', async () => {
+		const shots = [shot('one'), { nonsense: true }, shot('three')];
+		const { status, body } = await post(batch.POST, JSON.stringify({ shots }));
+		expect(status).toBe(200);
+		expect(body.results).toHaveLength(3);
+		expect(body.results[0].format).toBe('focalis-plan');
+		expect(body.results[1].error.code).toBe('invalid');
+		expect(body.results[2].feasible).toBe(true);
+	});
+
+	it('is bounded in number and in size', async () => {
+		const many = { shots: Array.from({ length: 201 }, () => 0) };
+		const answer = await post(batch.POST, JSON.stringify(many));
+		expect(answer.status).toBe(422);
+		expect(answer.body.error.issues).toEqual([
+			{ path: 'shots', message: 'the batch may hold at most 200' }
+		]);
+		expect((await post(batch.POST, ' '.repeat(8 * 1024 * 1024 + 1))).status).toBe(413);
+	});
+});
+
+describe('what is only read', () => {
+	const get = async (handler: unknown) => {
+		const response = await (handler as () => Response)();
+		return { status: response.status, headers: response.headers, body: await response.json() };
+	};
+
+	it('health', async () => {
+		expect((await get(health.GET)).body).toEqual({ status: 'ok', version: expect.any(String) });
+	});
+
+	it('the shot as JSON Schema', async () => {
+		expect((await get(shotSchema.GET)).body).toMatchObject({ type: 'object' });
+	});
+
+	it('the description of all routes resolves its references', async () => {
+		const { body } = await get(openapi.GET);
+		expect(Object.keys(body.paths)).toEqual([
+			'/api/health',
+			'/api/plan',
+			'/api/plan/batch',
+			'/api/schema/shot',
+			'/api/schema/plan',
+			'/api/openapi.json'
+		]);
+		const references = [...JSON.stringify(body).matchAll(/"#\/components\/schemas\/(\w+)"/g)];
+		expect(references.length).toBeGreaterThan(3);
+		for (const [, name] of references) expect(body.components.schemas).toHaveProperty([name ?? '']);
+	});
+
+	it('another method is told which one is meant', async () => {
+		const answer = await get(health.fallback);
+		expect([answer.status, answer.headers.get('allow')]).toEqual([405, 'GET, HEAD']);
+		expect((await get(plan.fallback)).headers.get('allow')).toBe('POST');
+	});
+});
