@@ -170,11 +170,15 @@ export class Store {
 		});
 	}
 
-	/** Adds a job with its shots. Ids are new, so nothing is overwritten. */
-	async addJob(job: Job, shots: readonly ShotRecord[]): Promise<void> {
-		await this.#db.transaction('rw', this.#db.jobs, this.#db.shots, async () => {
-			await this.#db.jobs.add(job);
-			await this.#db.shots.bulkAdd([...shots]);
+	/** Adds a job with its shots, each at the start of its history. Ids are new: nothing is overwritten. */
+	async addJob(job: Job, records: readonly ShotRecord[]): Promise<void> {
+		const { jobs, shots, steps } = this.#db;
+		await this.#db.transaction('rw', jobs, shots, steps, async () => {
+			await jobs.add(job);
+			await shots.bulkAdd([...records]);
+			await steps.bulkAdd(
+				records.map(({ id, cursor, shot }) => ({ shotId: id, step: cursor, gesture: '', shot }))
+			);
 		});
 	}
 

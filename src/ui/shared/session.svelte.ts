@@ -9,6 +9,7 @@ import {
 	undo,
 	type History
 } from '$data/history';
+import { newest } from '$data/newest';
 import {
 	Store,
 	troubleOf,
@@ -84,12 +85,8 @@ export class Session {
 	get jobShots(): readonly ShotRecord[] {
 		return this.shots.filter(({ jobId, isRemoved }) => jobId === this.#record?.jobId && !isRemoved);
 	}
-	get canUndo(): boolean {
-		return this.#history !== null && canUndo(this.#history);
-	}
-	get canRedo(): boolean {
-		return this.#history !== null && canRedo(this.#history);
-	}
+	readonly canUndo = $derived.by(() => this.#history !== null && canUndo(this.#history));
+	readonly canRedo = $derived.by(() => this.#history !== null && canRedo(this.#history));
 
 	/** A name for a gesture that no other one has; without it every change is a gesture of its own. */
 	newGesture(kind: string): string {
@@ -113,20 +110,25 @@ export class Session {
 
 	/** Opens another shot, once what is unsaved of this one is saved, or parked if it cannot be. */
 	async open(shotId: string): Promise<void> {
-		await this.flush();
-		if (this.conflict) return;
-		if (this.#unsavedFrom !== Infinity && this.#record && this.#history) {
-			this.#parked.set(this.#record.id, { record: this.#record, history: this.#history });
-			this.#unsavedFrom = Infinity;
-		}
+		if (!(await this.#leave())) return;
 		const next = this.shots.find(({ id }) => id === shotId);
 		if (next) await this.#adopt(next);
 	}
 
+	/** Saves the open shot, or parks it if it cannot be saved. False while a conflict is unsettled. */
+	async #leave(): Promise<boolean> {
+		await this.flush();
+		if (this.conflict) return false;
+		if (this.#unsavedFrom !== Infinity && this.#record && this.#history) {
+			this.#parked.set(this.#record.id, { record: this.#record, history: this.#history });
+			this.#unsavedFrom = Infinity;
+		}
+		return true;
+	}
+
 	/** Adds a job with its shots and opens the first. */
 	async addJob(job: Job, shots: readonly ShotRecord[]): Promise<void> {
-		await this.flush();
-		if (this.conflict) return;
+		if (!(await this.#leave())) return;
 		this.jobs = [...this.jobs, job];
 		this.shots = [...this.shots, ...shots];
 		try {
@@ -155,8 +157,7 @@ export class Session {
 			const today = { id: fresh.jobId, title: 'My shots', createdAt: Date.now(), isSample: false };
 			return this.addJob(today, [fresh]);
 		}
-		await this.flush();
-		if (this.conflict) return;
+		if (!(await this.#leave())) return;
 		this.#enter(fresh, startHistory(shot), 0);
 		await this.flush();
 	}
@@ -227,11 +228,12 @@ export class Session {
 		}
 	}
 
+	/** One that another window changed meanwhile stays parked: the conflict shows when it is opened. */
 	async #saveParked(): Promise<void> {
 		for (const [id, { record: parked, history }] of this.#parked) {
 			const job = this.jobs.find((one) => one.id === parked.jobId) ?? null;
-			await this.#store.save(parked, history, history.first, job);
-			this.#parked.delete(id);
+			const { outcome } = await this.#store.save(parked, history, history.first, job);
+			if (outcome === 'saved') this.#parked.delete(id);
 		}
 	}
 
@@ -280,18 +282,20 @@ export class Session {
 
 	/** Takes over what the store says, except for a shot that is being worked on here. */
 	async #follow(contents: Contents, preferredShotId: string | null): Promise<void> {
-		this.jobs = contents.jobs;
+		this.jobs = newest(this.jobs, contents.jobs);
 		this.setAside = contents.setAside;
 		const mine = this.#record;
 		const isBusy = this.#writing !== null || this.#unsavedFrom !== Infinity;
-		this.shots = contents.shots.map((one) => (isBusy && one.id === mine?.id ? mine : one));
+		this.shots = newest(this.shots, contents.shots)
+			.map((one) => (isBusy && one.id === mine?.id ? mine : one))
+			.sort((a, b) => a.position - b.position);
 		if (!mine) {
 			const open = contents.shots.filter(({ isRemoved }) => !isRemoved);
 			const first = open.find(({ id }) => id === preferredShotId) ?? open[0];
 			if (first) await this.#adopt(first);
 		} else if (!isBusy) {
 			const stored = contents.shots.find(({ id }) => id === mine.id);
-			if (stored && stored.revision !== mine.revision) await this.#adopt(stored);
+			if (stored && stored.revision > mine.revision) await this.#adopt(stored);
 		}
 		this.isReady = true;
 	}

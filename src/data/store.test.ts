@@ -1,0 +1,179 @@
+import Dexie from 'dexie';
+import { afterEach, describe, expect, it } from 'vitest';
+import { shotOf } from '$tests/support/shots';
+import { present, record, startHistory, undo } from './history';
+import { Store, troubleOf, type Contents, type Job, type ShotRecord } from './store';
+
+const JOB: Job = { id: 'job', title: 'A wedding', createdAt: 1, isSample: false };
+const named = (title: string) => ({ ...shotOf(), title });
+const fresh = (id: string, more: Partial<ShotRecord> = {}): ShotRecord => ({
+	id,
+	jobId: 'job',
+	position: 1,
+	revision: 0,
+	cursor: 0,
+	isRemoved: false,
+	shot: named(id),
+	...more
+});
+
+let number = 0;
+const open: Store[] = [];
+/** A store in a database of its own; the name opens the same one again. */
+function newStore(name = `test ${number++}`): { store: Store; name: string } {
+	const store = new Store(name);
+	open.push(store);
+	return { store, name };
+}
+afterEach(() => open.splice(0).forEach((store) => store.close()));
+
+const saved = async (store: Store, id = 'a') =>
+	(await store.read()).shots.find((one) => one.id === id) as ShotRecord;
+
+describe('keeping shots', () => {
+	it('gives back jobs and shots in their order', async () => {
+		const { store } = newStore();
+		await store.addJob(JOB, [fresh('b', { position: 2 }), fresh('a', { position: 1 })]);
+		const { jobs, shots, setAside } = await store.read();
+		expect(jobs).toEqual([JOB]);
+		expect(shots.map(({ id }) => id)).toEqual(['a', 'b']);
+		expect(setAside).toEqual([]);
+	});
+
+	it('adds the job of a first shot with it', async () => {
+		const { store } = newStore();
+		await store.save(fresh('a'), startHistory(named('a')), 0, JOB);
+		expect((await store.read()).jobs).toEqual([JOB]);
+	});
+
+	it('keeps the history over a restart, with what was undone', async () => {
+		const { store, name } = newStore();
+		let history = startHistory(named('one'));
+		history = record(history, named('two'), 'g2');
+		history = undo(record(history, named('three'), 'g3'));
+		await store.save(fresh('a', { shot: present(history) }), history, 0, JOB);
+		store.close();
+
+		const again = newStore(name).store;
+		const back = await again.readHistory(await saved(again));
+		expect(back).toEqual(history);
+	});
+
+	it('saves only the steps that changed, and drops those that were overwritten', async () => {
+		const { store } = newStore();
+		let history = startHistory(named('one'));
+		for (const title of ['two', 'three', 'four']) history = record(history, named(title), title);
+		await store.save(fresh('a'), history, 0, JOB);
+		history = record(undo(undo(history)), named('other'), 'other');
+		await store.save(fresh('a', { revision: 1 }), history, history.cursor, JOB);
+		expect(await store.readHistory(await saved(store))).toEqual(history);
+	});
+
+	it('drops the steps that fell off the beginning', async () => {
+		const { store } = newStore();
+		let history = startHistory(named('0'));
+		await store.save(fresh('a'), history, 0, JOB);
+		for (let i = 1; i <= 150; i++) history = record(history, named(`${i}`), `${i}`);
+		await store.save(fresh('a', { revision: 1 }), history, 0, JOB);
+		const back = await store.readHistory(await saved(store));
+		expect([back.first, back.steps.length]).toEqual([31, 120]);
+	});
+});
+
+describe('two windows', () => {
+	it('the second to save is told, and nothing is overwritten', async () => {
+		const { store, name } = newStore();
+		await store.save(fresh('a'), startHistory(named('start')), 0, JOB);
+		const mine = await saved(store);
+		const other = newStore(name).store;
+		const theirs = startHistory(named('theirs'), 1);
+		await other.save({ ...mine, shot: named('theirs') }, theirs, 1, JOB);
+
+		const result = await store.save({ ...mine, shot: named('mine') }, theirs, 1, JOB);
+		expect(result).toMatchObject({ outcome: 'conflict', theirs: { shot: { title: 'theirs' } } });
+		expect((await saved(store)).shot.title).toBe('theirs');
+	});
+
+	it('a record that is gone is a conflict too, not a silent return', async () => {
+		const { store } = newStore();
+		const result = await store.save(fresh('a', { revision: 4 }), startHistory(named('a')), 0, JOB);
+		expect(result).toEqual({ outcome: 'conflict', theirs: null });
+	});
+
+	it('each hears of the other’s changes', async () => {
+		const { store, name } = newStore();
+		const heard: Contents[] = [];
+		let wake = () => {};
+		const next = () => new Promise<void>((resolve) => (wake = resolve));
+		const stop = store.watch(
+			(contents) => {
+				heard.push(contents);
+				wake();
+			},
+			(error) => {
+				throw error;
+			}
+		);
+		while (heard.length === 0) await next();
+		await newStore(name).store.addJob(JOB, [fresh('a')]);
+		while (heard.at(-1)?.shots.length !== 1) await next();
+		stop();
+		expect(heard.at(-1)?.shots[0]?.shot.title).toBe('a');
+	});
+});
+
+describe('what no longer validates', () => {
+	async function withRaw(table: string, row: object) {
+		const { store, name } = newStore();
+		await store.addJob(JOB, [fresh('good')]);
+		const raw = new Dexie(name);
+		await raw.open();
+		await raw.table(table).put(row);
+		raw.close();
+		return store;
+	}
+
+	it('is set aside with the place and the reason, and stays where it is', async () => {
+		const bad = { ...fresh('bad'), shot: { ...named('bad'), title: '' } };
+		const store = await withRaw('shots', bad);
+		const { shots, setAside } = await store.read();
+		expect(shots.map(({ id }) => id)).toEqual(['good']);
+		expect(setAside).toEqual([
+			{
+				id: 'bad',
+				problems: [{ path: 'shot.title', message: 'the title must not be empty' }],
+				raw: bad
+			}
+		]);
+		expect((await store.read()).setAside).toHaveLength(1);
+	});
+
+	it('in a job is set aside as well, and its shots stay', async () => {
+		const store = await withRaw('jobs', { id: 'old', title: 3 });
+		const { jobs, setAside } = await store.read();
+		expect([jobs.length, setAside.length]).toEqual([1, 1]);
+	});
+
+	it('in a history lets it start anew at the present', async () => {
+		const store = await withRaw('steps', { shotId: 'good', step: 0, gesture: 5, shot: {} });
+		const history = await store.readHistory(await saved(store, 'good'));
+		expect(history.steps).toHaveLength(1);
+		expect(present(history).title).toBe('good');
+		// the new steps do not collide with the old one
+		const next = record(history, named('next'), 'next');
+		const result = await store.save(await saved(store, 'good'), next, history.cursor, JOB);
+		expect(result.outcome).toBe('saved');
+	});
+});
+
+describe('trouble', () => {
+	it('tells a full store from a refused one', () => {
+		expect(troubleOf(new DOMException('', 'QuotaExceededError'))).toBe('full');
+		const wrapped = Object.assign(new Error('AbortError'), {
+			inner: new DOMException('', 'QuotaExceededError')
+		});
+		expect(troubleOf(wrapped)).toBe('full');
+		expect(troubleOf(new DOMException('', 'InvalidStateError'))).toBe('refused');
+		expect(troubleOf(null)).toBe('refused');
+	});
+});
