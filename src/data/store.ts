@@ -55,10 +55,14 @@ export interface Contents {
 /** Why the browser does not keep the work. */
 export type Trouble = 'full' | 'refused';
 
+/** Another window was faster; `theirs` is null when it threw the record away. */
+export interface Conflict {
+	readonly theirs: ShotRecord | null;
+}
+
 export type SaveResult =
 	| { readonly outcome: 'saved'; readonly revision: number }
-	/** Another window was faster; `theirs` is null when it threw the record away. */
-	| { readonly outcome: 'conflict'; readonly theirs: ShotRecord | null };
+	| ({ readonly outcome: 'conflict' } & Conflict);
 
 class Database extends Dexie {
 	readonly jobs!: EntityTable<Job, 'id'>;

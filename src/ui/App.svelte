@@ -97,7 +97,7 @@
 <svelte:document onvisibilitychange={() => document.hidden && void session.flush()} />
 
 <div class="app" data-saved={!session.isSaving} data-ready={session.isReady}>
-	<TopBar {session} onfile={(file) => void take(file)} onhelp={() => (isHelpOpen = true)} />
+	<TopBar {session} onopenfile={() => chooser?.click()} onhelp={() => (isHelpOpen = true)} />
 	<Notices {session} {refusal} onforget={() => (refusal = null)} />
 	{#if session.shot}
 		<PlanScreen {session} />
@@ -109,7 +109,7 @@
 		class="sr-only"
 		type="file"
 		tabindex="-1"
-		aria-hidden="true"
+		aria-label="Open a shot file"
 		accept=".json,application/json"
 		onchange={(event) => {
 			const [file] = event.currentTarget.files ?? [];

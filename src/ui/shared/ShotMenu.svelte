@@ -11,14 +11,13 @@
 	/** The job's shots, and what can be done with the open one. */
 	interface Props {
 		session: Session;
-		onfile: (file: File) => void;
+		onopenfile: () => void;
 		onhelp: () => void;
 	}
 
-	let { session, onfile, onhelp }: Props = $props();
+	let { session, onopenfile, onhelp }: Props = $props();
 
 	let isOpen = $state(false);
-	let chooser = $state<HTMLInputElement>();
 
 	const shot = $derived(session.shot);
 	const shots = $derived(session.jobShots);
@@ -53,20 +52,6 @@
 		<strong><bdi>{shot.title}</bdi></strong>
 		<span aria-hidden="true">▾</span>
 	</button>
-	<input
-		bind:this={chooser}
-		class="sr-only"
-		type="file"
-		tabindex="-1"
-		aria-label="Open a shot file"
-		accept=".json,application/json"
-		onchange={(event) => {
-			const [file] = event.currentTarget.files ?? [];
-			event.currentTarget.value = '';
-			isOpen = false;
-			if (file) onfile(file);
-		}}
-	/>
 	<Modal title={session.job?.title ?? 'Shots'} bind:open={isOpen} size="sm">
 		<div class="menu">
 			<label>
@@ -93,7 +78,7 @@
 				<Button size="xs" color="light" onclick={() => then(saveShotFile(shot))}
 					>Save to a file</Button
 				>
-				<Button size="xs" color="light" onclick={() => chooser?.click()}>Open a file…</Button>
+				<Button size="xs" color="light" onclick={() => then(onopenfile())}>Open a file…</Button>
 				<Button size="xs" color="light" onclick={() => then(session.addShot(blankShot('New shot')))}
 					>New shot</Button
 				>

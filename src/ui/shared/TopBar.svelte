@@ -6,11 +6,11 @@
 	/** Wordmark, job and shot, undo and redo, units, look, help. */
 	interface Props {
 		session: Session;
-		onfile: (file: File) => void;
+		onopenfile: () => void;
 		onhelp: () => void;
 	}
 
-	let { session, onfile, onhelp }: Props = $props();
+	let { session, onopenfile, onhelp }: Props = $props();
 
 	const shots = $derived(session.jobShots);
 	const index = $derived(shots.findIndex(({ id }) => id === session.shotId));
@@ -23,7 +23,7 @@
 <header class="bar">
 	<span class="word">Focalis</span>
 	{#if session.shot}
-		<ShotMenu {session} {onfile} {onhelp} />
+		<ShotMenu {session} {onopenfile} {onhelp} />
 		<button
 			class="knob bare"
 			type="button"

@@ -13,6 +13,7 @@ import { newest } from '$data/newest';
 import {
 	Store,
 	troubleOf,
+	type Conflict,
 	type Contents,
 	type Job,
 	type SetAside,
@@ -27,11 +28,6 @@ import {
 
 /** While a gesture goes on, it is saved this often, ms. */
 const SAVE_EVERY_MS = 200;
-
-export interface Conflict {
-	/** What another window saved meanwhile; null when it took the shot out altogether. */
-	readonly theirs: ShotRecord | null;
-}
 
 export class Session {
 	/** False until the store has been read, or has refused. */
@@ -88,7 +84,7 @@ export class Session {
 	readonly canUndo = $derived.by(() => this.#history !== null && canUndo(this.#history));
 	readonly canRedo = $derived.by(() => this.#history !== null && canRedo(this.#history));
 
-	/** A name for a gesture that no other one has; without it every change is a gesture of its own. */
+	/** A name for a gesture that no other one has. */
 	newGesture(kind: string): string {
 		this.#gestures += 1;
 		return `${kind} ${Date.now()}.${this.#gestures}`;
@@ -136,6 +132,9 @@ export class Session {
 			this.trouble = null;
 		} catch (error) {
 			this.trouble = troubleOf(error);
+			for (const one of shots) {
+				this.#parked.set(one.id, { record: one, history: startHistory(one.shot, one.cursor) });
+			}
 		}
 		const [first] = shots;
 		if (first) await this.#adopt(first);
@@ -266,10 +265,10 @@ export class Session {
 		const parked = this.#parked.get(stored.id);
 		const history = parked?.history ?? (await this.#readHistory(stored));
 		if (this.#unsavedFrom !== Infinity) return;
-		this.#record = parked?.record ?? stored;
-		this.#history = history;
-		if (parked) this.#unsavedFrom = history.first;
 		this.#parked.delete(stored.id);
+		if (parked) return this.#enter(parked.record, history, history.first);
+		this.#record = stored;
+		this.#history = history;
 	}
 
 	async #readHistory(stored: ShotRecord): Promise<History> {

@@ -169,6 +169,21 @@ describe('a store that does not take it', () => {
 		session.undo();
 		expect(title(session)).toBe('a');
 	});
+
+	it('takes a new job, and keeps all of it once it can', async () => {
+		const { session, store } = await openWindow();
+		const addJob = vi
+			.spyOn(store, 'addJob')
+			.mockRejectedValue(new DOMException('', 'QuotaExceededError'));
+		await openSampleDay(session);
+		expect(session.trouble).toBe('full');
+		addJob.mockRestore();
+		await session.flush();
+		expect(session.trouble).toBeNull();
+		store.close();
+		const { session: again } = await openWindow();
+		expect(again.jobShots).toHaveLength(sampleDay(0).shots.length);
+	});
 });
 
 describe('the sample day', () => {

@@ -10,8 +10,9 @@
 	let { plan }: { plan: PlanView } = $props();
 
 	const shown = $derived(plan.shown);
-	const scene = $derived(shown?.scene ?? lookAt(plan.shot));
-	const drawn = $derived(shown ? drawFrame(shown) : []);
+	const outcome = $derived(shown ?? { scene: lookAt(plan.shot), plan: null, pair: null });
+	const scene = $derived(outcome.scene);
+	const drawn = $derived(drawFrame(outcome));
 	const heads = $derived(drawn.filter((one) => one.kind === 'head'));
 	const width = $derived(scene.pose.widthMm);
 	const height = $derived(scene.pose.heightMm);
@@ -43,6 +44,9 @@
 			return { id: personId, name: named(personId), words };
 		})
 	);
+
+	/** Ids in files may hold spaces, ids of elements may not. */
+	const elementId = (id: string) => `face-${encodeURIComponent(id)}`;
 
 	function focusOn(head: DrawnHead | undefined) {
 		if (!head) return;
@@ -83,7 +87,7 @@
 			role="listbox"
 			tabindex="0"
 			aria-label="The picture: choose a face to focus on"
-			aria-activedescendant={activeId ? `face-${activeId}` : undefined}
+			aria-activedescendant={activeId === null ? undefined : elementId(activeId)}
 			onkeydown={press}
 			onclick={click}
 			onfocus={() => (activeId ??= focus?.personId ?? fromLeft[0]?.id ?? null)}
@@ -101,7 +105,7 @@
 						<ThingMark thing={one} {mmPerPx} />
 					{:else}
 						<g
-							id="face-{one.id}"
+							id={elementId(one.id)}
 							role="option"
 							aria-selected={focus?.personId === one.id}
 							aria-label="{one.name}, {stateWords(one)}"

@@ -53,14 +53,17 @@ export interface DrawnThing {
 
 export type Drawn = DrawnHead | DrawnThing;
 
+/** A solution, or a scene that asks for nothing and has none. */
+interface Outcome {
+	readonly scene: Scene;
+	readonly plan: Solution['plan'] | null;
+	readonly pair: Solution['pair'];
+}
+
 const TONES = 5;
 
 /** Everything in front of the camera, the farthest first, so that nearer ones cover it. */
-export function drawFrame({
-	scene,
-	plan,
-	pair
-}: Pick<Solution, 'scene' | 'plan' | 'pair'>): Drawn[] {
+export function drawFrame({ scene, plan, pair }: Outcome): Drawn[] {
 	const imageMm = pair?.candidate.focus.imageDistanceMm ?? imageDistanceMm(scene.pose.focalMm, 1e3);
 	const heads = scene.sightings.flatMap(
 		(sighting) => drawHead(scene, plan, sighting, imageMm) ?? []
@@ -68,7 +71,7 @@ export function drawFrame({
 	const things = scene.things.flatMap(({ thing, seen, inFrame }): DrawnThing[] => {
 		if (!inFrame) return [];
 		const scale = imageMm / seen.depthM;
-		const met = plan.things.find(({ id }) => id === thing.id)?.met ?? null;
+		const met = plan?.things.find(({ id }) => id === thing.id)?.met ?? null;
 		return [
 			{
 				kind: 'thing',
@@ -89,7 +92,7 @@ export function drawFrame({
 
 function drawHead(
 	scene: Scene,
-	plan: Solution['plan'],
+	plan: Outcome['plan'],
 	sighting: Sighting,
 	imageMm: number
 ): DrawnHead | null {
@@ -124,9 +127,9 @@ function drawHead(
 			landmark,
 			isVisible: lost === null,
 			state:
-				plan.targets.find((t) => t.personId === person.id && t.landmark === landmark)?.state ??
+				plan?.targets.find((t) => t.personId === person.id && t.landmark === landmark)?.state ??
 				null,
-			isFocus: plan.focus?.personId === person.id && plan.focus.landmark === landmark
+			isFocus: plan?.focus?.personId === person.id && plan.focus.landmark === landmark
 		})),
 		shoulders: isAnimal ? null : shouldersOf(sighting, project),
 		isAnimal,

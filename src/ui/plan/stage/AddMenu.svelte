@@ -154,6 +154,8 @@
 				newGesture={gesture}
 			/>
 		</div>
-		<Button type="submit" disabled={problem !== ''}>Add {total} people</Button>
+		<Button type="submit" disabled={problem !== ''}
+			>Add {total === 1 ? 'one person' : `${total} people`}</Button
+		>
 	</form>
 </Modal>

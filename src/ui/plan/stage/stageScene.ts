@@ -170,6 +170,33 @@ export function planeHandle(view: StageView, line: readonly Flat[]): Flat | null
 	return null;
 }
 
+/** How far the handle that turns is set off, px, so that a finger does not cover what it turns. */
+const TURN_HANDLE_PX = { head: 38, camera: 52 };
+
+/** The handle that turns the selected head or aims the camera; null when nothing can be turned. */
+export function turnHandleOf(
+	view: StageView,
+	scene: Scene,
+	heads: readonly HeadMark[],
+	selected: ObjectRef | null
+): { readonly ref: ObjectRef; readonly at: Flat } | null {
+	if (selected?.kind === 'camera') {
+		const from = toPx(view, scene.pose.position);
+		return { ref: selected, at: setOff(from, drawn(view, scene.pose.axis), TURN_HANDLE_PX.camera) };
+	}
+	if (selected?.kind !== 'person') return null;
+	const head = scene.sightings.find(({ person }) => person.id === selected.id)?.head;
+	const outline = heads.find(({ id }) => id === selected.id)?.outline;
+	if (!head || !outline) return null;
+	return { ref: selected, at: setOff(outline, drawn(view, head.out), TURN_HANDLE_PX.head) };
+}
+
+function setOff(from: Flat, towards: Flat, byPx: number): Flat {
+	// seen end on a direction has no length to speak of
+	const length = Math.max(0.3, Math.hypot(towards.x, towards.y));
+	return { x: from.x + (towards.x / length) * byPx, y: from.y + (towards.y / length) * byPx };
+}
+
 /** Size of a row's label, px. */
 export const LABEL_PX = { width: 56, height: 20 };
 

@@ -44,7 +44,9 @@ describe('the verdict', () => {
 
 	it('offers the lean when the plane between people is much better', () => {
 		const two = [person('a', [-0.4, EYE_M, 3]), person('b', [0.4, EYE_M, 3.4])];
-		expect(say({ people: two }).text).toMatch(/Or lock there, then lean \d+ cm (forward|back): that gains/);
+		expect(say({ people: two }).text).toMatch(
+			/Or lock there, then lean \d+ cm (forward|back): that gains/
+		);
 	});
 
 	it('says who is hidden by whom, turned away or outside the frame', () => {

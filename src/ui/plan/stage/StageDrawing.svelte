@@ -1,0 +1,300 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { lookAt } from '$core/solve/scene';
+	import { settings } from '../../shared/settings.svelte';
+	import CardPlace from '../cards/CardPlace.svelte';
+	import SelectionCard from '../cards/SelectionCard.svelte';
+	import { CAMERA, sameObject, type PlanView } from '../plan.svelte';
+	import HeadMark from './HeadMark.svelte';
+	import Ruler from './Ruler.svelte';
+	import RowLabel from './RowLabel.svelte';
+	import ThingStroke from './ThingStroke.svelte';
+	import { StageHands } from './hands.svelte';
+	import { heldWords } from './heldWords';
+	import {
+		fittedPoints,
+		focusLine,
+		frameWedge,
+		headMarks,
+		planeHandle,
+		sliceThrough,
+		stageObjects,
+		turnHandleOf
+	} from './stageScene';
+	import { drawn, fit, toPx, zoomAt, type StageView } from './stageView';
+	import { paintZone } from './zone';
+
+	/** The place from above or from the side, with everything in it movable by hand. */
+	interface Props {
+		plan: PlanView;
+		isPhone: boolean;
+		side: StageView['side'];
+	}
+
+	let { plan, isPhone, side }: Props = $props();
+
+	let widthPx = $state(0);
+	let heightPx = $state(0);
+	let canvas = $state<HTMLCanvasElement>();
+	/** Set by hand; null while the stage fits itself. */
+	let ownView = $state.raw<StageView | null>(null);
+
+	const pane = $derived({
+		side,
+		isTall: side === 'above' && heightPx > widthPx,
+		widthPx,
+		heightPx
+	} as const);
+	const shot = $derived(plan.shot);
+	const scene = $derived(plan.shown?.scene ?? lookAt(shot));
+	const pair = $derived(plan.shown?.pair ?? null);
+
+	/** Who and what is there: the stage fits itself anew when this changes, not while things move. */
+	const cast = $derived(
+		[...shot.people, ...shot.things].map(({ id }) => id).join() + shot.title + shot.lens.name
+	);
+	const fitted = $derived.by(() => {
+		void cast;
+		const size = pane;
+		return untrack(() => fit(size, fittedPoints(shot)));
+	});
+	const view = $derived<StageView>(ownView ? { ...ownView, ...pane } : fitted);
+
+	const through = $derived(sliceThrough(shot));
+	const heads = $derived(headMarks(view, scene, pair));
+	const line = $derived(pair ? focusLine(view, scene, pair, through) : []);
+	const handle = $derived(planeHandle(view, line));
+	const objects = $derived(stageObjects(view, scene, heads, handle));
+	const wedge = $derived(frameWedge(view, scene.pose));
+	const camera = $derived(toPx(view, scene.pose.position));
+	const axis = $derived(drawn(view, scene.pose.axis));
+	const labels = $derived(objects.filter(({ ref }) => ref.kind === 'row'));
+
+	const turnHandle = $derived(turnHandleOf(view, scene, heads, plan.selected));
+
+	const setView = (next: StageView) => (ownView = next);
+	const around = () => ({ view, scene, objects, turnHandle, setView });
+	const hands = untrack(() => new StageHands(plan, around));
+	const readout = $derived(hands.held ? heldWords(hands.held, shot, scene, settings.units) : null);
+	const activeLabel = $derived(
+		objects.find(({ ref }) => sameObject(ref, hands.active))?.label ?? ''
+	);
+
+	$effect(() => {
+		void settings.look;
+		if (!canvas) return;
+		const rgb = getComputedStyle(canvas).getPropertyValue('--zone').trim();
+		paintZone(canvas, view, scene, pair, through, rgb);
+	});
+
+	const place = (event: PointerEvent | WheelEvent) => {
+		const box = (event.currentTarget as Element).getBoundingClientRect();
+		return { x: event.clientX - box.left, y: event.clientY - box.top };
+	};
+
+	function down(event: PointerEvent) {
+		if (event.button !== 0) return;
+		const svg = event.currentTarget as SVGElement;
+		svg.setPointerCapture(event.pointerId);
+		svg.focus({ preventScroll: true, focusVisible: false } as FocusOptions);
+		hands.down(event.pointerId, place(event), event.pointerType === 'touch');
+	}
+
+	/** The wheel zooms at the pointer; it must not scroll the page as well. */
+	function zoomByWheel(node: SVGElement) {
+		const onwheel = (event: WheelEvent) => {
+			event.preventDefault();
+			const { x, y } = place(event);
+			ownView = zoomAt(view, x, y, Math.exp(-event.deltaY * 0.0015));
+		};
+		node.addEventListener('wheel', onwheel, { passive: false });
+		return () => node.removeEventListener('wheel', onwheel);
+	}
+
+	/** Zooms at the middle of the pane. */
+	export function zoom(factor: number) {
+		ownView = zoomAt(view, widthPx / 2, heightPx / 2, factor);
+	}
+
+	/** Fits everything into the pane again. */
+	export function showAll() {
+		ownView = null;
+	}
+
+	function press(event: KeyboardEvent) {
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		if (hands.key(event.key, event.shiftKey)) {
+			event.preventDefault();
+			event.stopPropagation();
+		}
+	}
+
+	/** The card stands on the side of the pane where its object is not. */
+	const cardSide = $derived.by(() => {
+		const at = objects.find(({ ref }) => sameObject(ref, plan.selected))?.at;
+		return at && at.x > widthPx / 2 ? 'left' : 'right';
+	});
+</script>
+
+<div class="drawing" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+	<canvas bind:this={canvas} aria-hidden="true"></canvas>
+	<!-- an application: arrow keys go from object to object, as the hint says -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+	<svg
+		role="application"
+		tabindex="0"
+		aria-label="Stage. Arrows go from object to object, Enter takes hold, arrows then move 5 centimetres, with Shift 1, comma and full stop turn, Enter lets go."
+		width={widthPx}
+		height={heightPx}
+		onpointerdown={down}
+		onpointermove={(event) => hands.move(event.pointerId, place(event))}
+		onpointerup={(event) => hands.up(event.pointerId)}
+		onpointercancel={(event) => hands.up(event.pointerId)}
+		onkeydown={press}
+		onblur={() => hands.letGo()}
+		{@attach zoomByWheel}
+	>
+		<path
+			class="wedge"
+			d="M{wedge[0].x} {wedge[0].y} L{camera.x} {camera.y} L{wedge[1].x} {wedge[1].y}"
+		/>
+		<Ruler {view} camera={scene.pose.position} units={settings.units} />
+		{#each scene.things as { thing } (thing.id)}
+			{@const met = plan.shown?.plan.things.find(({ id }) => id === thing.id)?.met ?? null}
+			<ThingStroke
+				{view}
+				pose={scene.pose}
+				{thing}
+				{met}
+				isSelected={sameObject(plan.selected, { kind: 'thing', id: thing.id })}
+				isActive={sameObject(hands.active, { kind: 'thing', id: thing.id })}
+			/>
+		{/each}
+		{#if line.length > 1}
+			<polyline class="plane" points={line.map(({ x, y }) => `${x},${y}`).join(' ')} />
+		{/if}
+		{#each heads as mark (mark.id)}
+			<HeadMark
+				{mark}
+				isSelected={sameObject(plan.selected, { kind: 'person', id: mark.id })}
+				isActive={sameObject(hands.active, { kind: 'person', id: mark.id })}
+			/>
+		{/each}
+		{#each labels as { ref, at, label } (ref.id)}
+			<RowLabel
+				{at}
+				{label}
+				isSelected={sameObject(plan.selected, ref)}
+				isActive={sameObject(hands.active, ref)}
+			/>
+		{/each}
+		{#if handle}
+			<circle
+				class="handle"
+				class:active={hands.active?.kind === 'plane'}
+				cx={handle.x}
+				cy={handle.y}
+				r="7"
+			/>
+		{/if}
+		<g class="camera" class:active={sameObject(hands.active, CAMERA)}>
+			<g
+				transform="translate({camera.x} {camera.y}) rotate({(Math.atan2(axis.y, axis.x) * 180) /
+					Math.PI})"
+			>
+				<path d="M-17 -11 h12 v22 h-12 z M-5 -6 L6 -10 V10 L-5 6 z" />
+			</g>
+		</g>
+		{#if turnHandle}
+			<circle class="turn" cx={turnHandle.at.x} cy={turnHandle.at.y} r="7" />
+		{/if}
+		{#if readout}
+			{@const at = objects.find(({ ref }) => sameObject(ref, hands.held))?.at ?? {
+				x: 40,
+				y: 40
+			}}
+			<text class="readout" x={Math.min(at.x + 16, widthPx - 150)} y={Math.max(at.y - 18, 44)}>
+				{readout}
+			</text>
+		{/if}
+	</svg>
+	{#if plan.selected && !hands.held}
+		<CardPlace side={cardSide} {isPhone}>
+			<SelectionCard
+				{plan}
+				{view}
+				selected={plan.selected}
+				onclose={() => (plan.selected = null)}
+			/>
+		</CardPlace>
+	{/if}
+</div>
+<p class="sr-only" aria-live="polite">
+	{activeLabel}
+	{hands.isHolding ? 'held' : ''}
+</p>
+
+<style>
+	.drawing {
+		position: relative;
+		flex: 1;
+		min-height: 0;
+		min-width: 0;
+		overflow: hidden;
+	}
+	canvas,
+	svg {
+		position: absolute;
+		inset: 0;
+		width: 100%;
+		height: 100%;
+	}
+	svg {
+		touch-action: none;
+		cursor: grab;
+	}
+	svg:focus:not(:focus-visible) {
+		outline: none;
+	}
+	svg:focus-visible {
+		outline-offset: -3px;
+	}
+	.wedge {
+		fill: none;
+		stroke: var(--ink-2);
+		stroke-dasharray: 2 4;
+	}
+	.plane {
+		fill: none;
+		stroke: var(--focus);
+		stroke-width: 1.5;
+	}
+	.handle,
+	.turn {
+		fill: var(--sheet);
+		stroke: var(--focus);
+		stroke-width: 2;
+	}
+	.turn {
+		stroke: var(--ink);
+	}
+	.handle.active,
+	.camera.active path {
+		stroke: var(--focus);
+		stroke-width: 4;
+	}
+	.camera path {
+		fill: var(--ink);
+	}
+	text {
+		fill: var(--ink);
+		font-size: 0.75rem;
+	}
+	.readout {
+		paint-order: stroke;
+		stroke: var(--sheet);
+		stroke-width: 4px;
+		font-weight: 600;
+		font-size: 0.875rem;
+	}
+</style>
