@@ -167,7 +167,7 @@ const SHOTS: readonly Sketch[] = [
 		focalMm: 50,
 		people: families(),
 		things: [
-			thing('lanterns', [0, 2.9, 12], [5, 0.4], 8, 'recognisable', 'lights'),
+			thing('lanterns', [0, 2.9, 12], [5, 0.4], 7, 'recognisable', 'lights'),
 			thing('old sign', [1.9, 2.6, 10], [1.2, 0.6], 60, 'readable', 'bars')
 		]
 	},

@@ -198,42 +198,50 @@ function setOff(from: Flat, towards: Flat, byPx: number): Flat {
 }
 
 /** Size of a row's label, px. */
-export const LABEL_PX = { width: 56, height: 20 };
+export const LABEL_PX = { width: 48, height: 20 };
 
-/** The labels of the rows, beside their ends, clear of the heads and of each other. */
+/** The labels of the rows, in a line beside their ends, clear of the heads and of each other. */
 function rowLabels(view: StageView, scene: Scene): StageObject[] {
 	if (scene.rows.length < 2) return [];
-	const isAcross = view.side === 'above' && view.isTall;
-	const rows = scene.rows.map(({ members }) =>
-		members.flatMap(({ personId }) => {
-			const person = scene.shot.people.find(({ id }) => id === personId);
-			return person ? [toPx(view, person.eyeMidpoint)] : [];
-		})
-	);
-	const all = rows.flat();
-	const beside = isAcross
+	const runsUp = view.side === 'above' && view.isTall;
+	const all = scene.shot.people.map(({ eyeMidpoint }) => toPx(view, eyeMidpoint));
+	const beside = runsUp
 		? Math.max(LABEL_PX.width, Math.min(...all.map(({ x }) => x)) - 44)
 		: Math.max(...all.map(({ y }) => y)) + (view.side === 'side' ? 40 : 28);
-	let last: Flat | null = null;
-	return scene.rows.flatMap(({ members }, index) => {
-		const places = rows[index] ?? [];
-		const [first] = members;
-		if (!first || places.length === 0) return [];
+	const middles = scene.rows.map(({ members }) => {
+		const places = members.flatMap(({ personId }) => {
+			const person = scene.shot.people.find(({ id }) => id === personId);
+			return person ? [toPx(view, person.eyeMidpoint)] : [];
+		});
 		const mean = (axis: keyof Flat) =>
 			places.reduce((sum, place) => sum + place[axis], 0) / places.length;
-		const at: Flat = isAcross ? { x: beside, y: mean('y') } : { x: mean('x'), y: beside };
-		const placed: Flat = last ? clearOf(last, at, isAcross) : at;
-		last = placed;
-		const label = rowName(index, scene.rows.length).replace(' row', '');
-		return [{ ref: { kind: 'row', id: first.personId } as const, at: placed, label }];
+		return runsUp ? mean('y') : mean('x');
+	});
+	const along = spread(middles, (runsUp ? LABEL_PX.height : LABEL_PX.width) + 2);
+	return scene.rows.flatMap(({ members: [first] }, index) => {
+		const at = along[index];
+		if (!first || at === undefined) return [];
+		return [
+			{
+				ref: { kind: 'row', id: first.personId } as const,
+				at: runsUp ? { x: beside, y: at } : { x: at, y: beside },
+				label: rowName(index, scene.rows.length).replace(' row', '')
+			}
+		];
 	});
 }
 
-/** Moves a label out of the way of the one before it. */
-function clearOf(last: Flat, at: Flat, isAcross: boolean): Flat {
-	const { width, height } = LABEL_PX;
-	if (isAcross) return Math.abs(at.y - last.y) < height ? { ...at, y: last.y - height - 2 } : at;
-	return Math.abs(at.x - last.x) < width ? { ...at, y: last.y + height + 2 } : at;
+/** The same places, at least so far apart, moved as little as their mean allows. */
+function spread(places: readonly number[], least: number): number[] {
+	const order = places.map((_, i) => i).sort((a, b) => (places[a] ?? 0) - (places[b] ?? 0));
+	const moved = [...places];
+	let last = -Infinity;
+	for (const i of order) {
+		last = moved[i] = Math.max(moved[i] ?? 0, last + least);
+	}
+	const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 0);
+	const shift = (sum(moved) - sum(places)) / places.length;
+	return moved.map((place) => place - shift);
 }
 
 /** Everything on the stage that can be taken hold of. */

@@ -182,7 +182,7 @@ describe('what is on the stage', () => {
 				);
 				labels.slice(1).forEach(({ at }, i) => {
 					const before = labels[i]?.at ?? at;
-					const isClear = Math.abs(at.x - before.x) >= 56 || Math.abs(at.y - before.y) >= 20;
+					const isClear = Math.abs(at.x - before.x) >= 48 || Math.abs(at.y - before.y) >= 20;
 					expect(isClear, each.title).toBe(true);
 				});
 			}

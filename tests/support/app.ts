@@ -1,0 +1,109 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+/** The app as a photographer meets it. */
+export class App {
+	constructor(readonly page: Page) {}
+
+	get verdict(): Locator {
+		return this.page.getByRole('region', { name: 'Verdict' });
+	}
+	get headline(): Locator {
+		return this.verdict.getByRole('heading');
+	}
+	get stage(): Locator {
+		return this.page.getByRole('application', { name: /^Stage/ });
+	}
+	get ladder(): Locator {
+		return this.page.getByRole('region', { name: 'Ladder of f-numbers' });
+	}
+	get frame(): Locator {
+		return this.page.getByRole('listbox', { name: /choose a face/ });
+	}
+	get card(): Locator {
+		return this.page.getByRole('group', { name: 'Settings of the selection' });
+	}
+
+	/** Opens the sample day and goes to one of its shots. */
+	async openSample(title: RegExp): Promise<void> {
+		await this.page.goto('/?sample');
+		await expect(this.headline).toBeVisible();
+		await this.openShot(title);
+	}
+
+	async openShot(title: RegExp): Promise<void> {
+		await this.openMenu();
+		const dialog = this.page.getByRole('dialog');
+		await dialog.getByRole('button', { name: title }).click();
+		await expect(dialog).toBeHidden();
+		await expect(this.page.getByRole('banner').getByText(title)).toBeVisible();
+	}
+
+	async openMenu(): Promise<void> {
+		await this.page.getByRole('banner').getByRole('button').first().click();
+	}
+
+	/** Waits until everything is in the browser's store. */
+	async saved(): Promise<void> {
+		await expect(this.page.locator('.app')).toHaveAttribute('data-saved', 'true');
+	}
+
+	/** The middle of a part of the stage that is drawn with a text, on the page. */
+	async middleOf(part: Locator): Promise<{ x: number; y: number }> {
+		const box = await part.boundingBox();
+		if (!box) throw new Error('not on the page');
+		return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+	}
+
+	async drag(from: { x: number; y: number }, by: { x: number; y: number }): Promise<void> {
+		const { mouse } = this.page;
+		await mouse.move(from.x, from.y);
+		await mouse.down();
+		await mouse.move(from.x + by.x / 2, from.y + by.y / 2, { steps: 4 });
+		await mouse.move(from.x + by.x, from.y + by.y, { steps: 4 });
+		await mouse.up();
+	}
+
+	/** How many px of the stage a metre takes, read off its ruler. */
+	async metrePx(): Promise<number> {
+		const marks = this.stage.locator('.ruler text');
+		await expect(marks.nth(1)).toBeVisible();
+		const texts = await marks.allTextContents();
+		const metres = texts.map((text) => parseFloat(text));
+		const first = await this.middleOf(marks.first());
+		const last = await this.middleOf(marks.last());
+		return (last.x - first.x) / ((metres.at(-1) ?? 0) - (metres[0] ?? 0));
+	}
+
+	/** Label of a row on the stage. */
+	row(name: string): Locator {
+		return this.stage.locator('text').filter({ hasText: new RegExp(`^${name}$`) });
+	}
+
+	/** f-number of the ladder, as its column's button. */
+	rung(fNumber: number): Locator {
+		return this.ladder.getByRole('button', { name: new RegExp(`^f/${fNumber}(,|$)`) });
+	}
+
+	pick(): Locator {
+		return this.ladder.getByRole('button', { name: /, the pick/ });
+	}
+}
+
+/** A test with the app at hand, which fails on anything the page complains of. */
+export const test = base.extend<{ app: App; complaints: string[] }>({
+	app: async ({ page }, use) => use(new App(page)),
+	complaints: [
+		async ({ page }, use) => {
+			const complaints: string[] = [];
+			page.on('pageerror', (error) => complaints.push(String(error)));
+			page.on('console', (message) => {
+				if (message.type() === 'error') complaints.push(message.text());
+			});
+			await use(complaints);
+			expect(complaints).toEqual([]);
+		},
+		{ auto: true }
+	]
+});
+
+export { expect };
