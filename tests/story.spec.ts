@@ -74,7 +74,7 @@ test('the same by keyboard alone', async ({ app, page }) => {
 
 	await page.goto('/');
 	await tabTo(() =>
-		page.evaluate(() => document.activeElement?.textContent?.includes('sample day') ?? false)
+		page.evaluate(() => document.activeElement?.textContent?.trim() === 'Open the sample day')
 	);
 	await press('Enter');
 	await expect(app.headline).toBeVisible();

@@ -14,6 +14,14 @@ const EYE_HEIGHT_M: Readonly<Record<Build, number>> = {
 	dog: 0.5
 };
 
+const NAME: Readonly<Record<Build, string>> = {
+	adult: 'Person',
+	child: 'Child',
+	infant: 'Infant',
+	cat: 'Cat',
+	dog: 'Dog'
+};
+
 export interface StepsPlan {
 	/** How many stand in each row, the front row first. */
 	readonly counts: readonly number[];
@@ -29,7 +37,7 @@ export interface StepsPlan {
 function newcomer(number: number, eyeMidpoint: Vec3, build: Build = 'adult'): Person {
 	return {
 		id: `person-${number}`,
-		name: `Person ${number}`,
+		name: `${NAME[build]} ${number}`,
 		build,
 		eyeMidpoint,
 		turnDeg: 0,

@@ -80,7 +80,7 @@ describe('placing people', () => {
 	it('come with ids nobody has, and a row only where everybody has one', () => {
 		const shot = shotOf({ people: [ahead('person-7', 3)] });
 		const next = addPerson(shot, 'child', 4).people[1];
-		expect(next).toMatchObject({ id: 'person-8', name: 'Person 8', build: 'child' });
+		expect(next).toMatchObject({ id: 'person-8', name: 'Child 8', build: 'child' });
 		expect(next?.row).toBeUndefined();
 		const rows = addRows(shot, { counts: [1], rowGapM: 0, stepM: 0, spacingM: 1 }, 4);
 		expect(rows.people[1]?.row).toBeUndefined();

@@ -68,9 +68,8 @@ export class Session {
 		);
 	}
 
-	get shotId(): string | null {
-		return this.#record?.id ?? null;
-	}
+	/** Changes only when another shot is opened, not with every change to it. */
+	readonly shotId = $derived(this.#record?.id ?? null);
 	get shot(): Shot | null {
 		return this.#history ? present(this.#history) : null;
 	}
