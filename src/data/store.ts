@@ -1,4 +1,4 @@
-import Dexie, { liveQuery, type EntityTable, type Table } from 'dexie';
+import Dexie, { liveQuery, type EntityTable, type Subscription, type Table } from 'dexie';
 import { z } from 'zod';
 import { ShotSchema } from '$core/format/shot';
 import { problemsOf, type Problem } from '$core/format/problems';
@@ -103,8 +103,16 @@ export class Store {
 
 	/** Calls back now and whenever this or another window changes something. Returns how to stop. */
 	watch(onContents: (contents: Contents) => void, onTrouble: (error: unknown) => void): () => void {
-		const subscription = liveQuery(() => this.read()).subscribe(onContents, onTrouble);
-		return () => subscription.unsubscribe();
+		let subscription: Subscription | null = null;
+		let isStopped = false;
+		// a live query keeps quiet about a database that cannot be opened: ask first
+		this.#db.open().then(() => {
+			if (!isStopped) subscription = liveQuery(() => this.read()).subscribe(onContents, onTrouble);
+		}, onTrouble);
+		return () => {
+			isStopped = true;
+			subscription?.unsubscribe();
+		};
 	}
 
 	/**

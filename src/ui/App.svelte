@@ -106,9 +106,8 @@
 	{/if}
 	<input
 		bind:this={chooser}
-		class="sr-only"
+		hidden
 		type="file"
-		tabindex="-1"
 		aria-label="Open a shot file"
 		accept=".json,application/json"
 		onchange={(event) => {
@@ -127,9 +126,10 @@
 		flex-direction: column;
 		min-height: 100dvh;
 	}
-	@media (min-width: 720px) and (min-height: 600px) {
+	/* the whole of it on the screen, unless the text is so large that it must scroll */
+	@media (min-width: 45rem) and (min-height: 37rem) {
 		.app {
-			height: 100dvh;
+			height: max(100dvh, 37rem);
 		}
 	}
 	.drop {

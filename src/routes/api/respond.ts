@@ -48,7 +48,8 @@ export async function readJson(request: Request, mostBytes: number): Promise<Jso
 	const bytes = await readBytes(request, mostBytes);
 	if (bytes === null) {
 		const message = `This is too large: at most ${mostBytes / 1024 / 1024} MiB.`;
-		return { ok: false, response: refuse(413, 'too-large', message) };
+		const close = { connection: 'close' };
+		return { ok: false, response: refuse(413, 'too-large', message, [], close) };
 	}
 	try {
 		const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
@@ -59,19 +60,25 @@ export async function readJson(request: Request, mostBytes: number): Promise<Jso
 	}
 }
 
-/** The body, or null as soon as it proves too large. */
+/** How much of a body is heard out before the connection is cut, bytes. */
+const MOST_DRAINED = 64 * 1024 * 1024;
+
+/**
+ * The body, or null when it is too large. Too large a body is still heard out, without keeping it,
+ * so that whoever sends it gets to read the answer.
+ */
 async function readBytes(request: Request, mostBytes: number): Promise<Uint8Array | null> {
-	if (Number(request.headers.get('content-length')) > mostBytes) return null;
-	const chunks: Uint8Array[] = [];
+	let chunks: Uint8Array[] = [];
 	let size = 0;
 	try {
 		for await (const chunk of request.body ?? []) {
 			size += chunk.byteLength;
-			if (size > mostBytes) return null;
-			chunks.push(chunk);
+			if (size > MOST_DRAINED) break;
+			if (size > mostBytes) chunks = [];
+			else chunks.push(chunk);
 		}
 	} catch {
 		// the client went away: what came is all there is, and will not parse
 	}
-	return Buffer.concat(chunks);
+	return size > mostBytes ? null : Buffer.concat(chunks);
 }

@@ -14,10 +14,15 @@
 	let { session }: { session: Session } = $props();
 
 	const plan = untrack(() => new PlanView(session));
-	/** Below this width the panes take turns. */
-	const PHONE_PX = 720;
-	let width = $state(PHONE_PX);
-	const isPhone = $derived(width < PHONE_PX);
+	/** Below this width, in the size of the text, the panes take turns. */
+	const PHONE_REM = 45;
+	let widthRem = $state(PHONE_REM);
+	const isPhone = $derived(widthRem < PHONE_REM);
+
+	function measure() {
+		const remPx = parseFloat(getComputedStyle(document.documentElement).fontSize);
+		widthRem = innerWidth / remPx;
+	}
 
 	const TABS = [
 		{ value: 'stage', text: 'Stage' },
@@ -25,6 +30,7 @@
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('stage');
 
+	$effect(measure);
 	$effect(() => {
 		void session.shotId;
 		untrack(() => {
@@ -34,7 +40,7 @@
 	});
 </script>
 
-<svelte:window bind:innerWidth={width} />
+<svelte:window onresize={measure} />
 
 <main class="plan" class:phone={isPhone}>
 	<div class="say">

@@ -64,8 +64,8 @@
 		<thead>
 			<tr
 				><th scope="col">focus on</th><th scope="col">at</th><th scope="col">needs</th><th
-					scope="col"
-				></th></tr
+					scope="col">and so</th
+				></tr
 			>
 		</thead>
 		<tbody>

@@ -1,0 +1,195 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './support/app';
+
+/** For every eye, hand and screen. */
+
+const axe = async (page: Page) => {
+	const { violations } = await new AxeBuilder({ page })
+		.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+		.analyze();
+	expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+};
+
+/** How far the page is wider than the window, px. */
+const surplus = (page: Page) =>
+	page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+for (const look of ['day', 'night'] as const) {
+	test.describe(`${look} look`, () => {
+		test.use({ colorScheme: look === 'night' ? 'dark' : 'light' });
+
+		test('axe finds nothing: welcome, plan, selection, list, menu, why, help', async ({
+			app,
+			page
+		}) => {
+			test.setTimeout(90_000);
+			await page.goto('/');
+			await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+			await axe(page);
+
+			await app.openSample(/Two families/);
+			await axe(page);
+			const { x, y } = await app.middleOf(app.stage.locator('.head').first());
+			await page.mouse.click(x, y);
+			await expect(app.card).toBeVisible();
+			await axe(page);
+
+			await page.getByRole('radio', { name: 'list' }).check({ force: true });
+			await axe(page);
+
+			await page.getByRole('button', { name: '+ Add' }).click();
+			await axe(page);
+			await page.keyboard.press('Escape');
+
+			await app.openMenu();
+			await settled(page);
+			await axe(page);
+			await page.keyboard.press('Escape');
+
+			await app.verdict.getByRole('button', { name: 'why' }).click();
+			await expect(page.locator('.js-plotly-plot .trace').first()).toBeVisible();
+			await settled(page);
+			await axe(page);
+			await page.keyboard.press('Escape');
+
+			await page.keyboard.press('?');
+			await settled(page);
+			await axe(page);
+		});
+
+		test('the shape of a state is there beside its colour', async ({ app }) => {
+			await app.openSample(/Two families/);
+			await expect(app.ladder).toContainText('●');
+			await expect(app.ladder).toContainText(/[◐○]/);
+			await expect(app.ladder).toContainText('▲');
+		});
+	});
+}
+
+/** Waits for a dialog to have come to rest. */
+const settled = (page: Page) =>
+	page.waitForFunction(() =>
+		document.getAnimations().every(({ playState }) => playState !== 'running')
+	);
+
+test('the whole of Plan fits 1280 × 660 without scrolling', async ({ app, page }) => {
+	for (const title of [/Two families/, /The couple/, /Everyone, from the balcony/]) {
+		await app.openSample(title);
+		const heights = await page.evaluate(() => [
+			document.documentElement.scrollHeight,
+			document.documentElement.clientHeight
+		]);
+		expect(heights[0]).toBeLessThanOrEqual(heights[1] ?? 0);
+		expect(await surplus(page)).toBe(0);
+	}
+});
+
+test.describe('a phone', () => {
+	test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+	test('verdict on top, stage and frame in turn, the f-number under the thumb', async ({
+		app,
+		page
+	}) => {
+		await app.openSample(/Two families/);
+		expect(await surplus(page)).toBe(0);
+		await axe(page);
+		await expect(app.stage).toBeVisible();
+		await page.getByRole('radio', { name: 'Frame' }).check({ force: true });
+		await expect(app.frame).toBeVisible();
+		await expect(app.stage).toBeHidden();
+
+		const stepper = page.getByRole('group', { name: 'f-number' });
+		const shown = stepper.locator('strong');
+		const before = (await shown.textContent()) ?? '';
+		await stepper.getByRole('button', { name: 'narrower' }).tap();
+		await expect(shown).not.toHaveText(before);
+		await expect(app.headline).toContainText('peek');
+		await stepper.getByRole('button', { name: 'fix' }).tap();
+		await expect(app.headline).toContainText('fixed');
+		await stepper.getByRole('button', { name: 'free' }).tap();
+		await expect(app.headline).not.toContainText('fixed');
+	});
+
+	test('what is touched is at least 44 px high or stands alone', async ({ app, page }) => {
+		await app.openSample(/Two families/);
+		const small = await page.getByRole('button').evaluateAll((buttons) =>
+			buttons
+				.filter((button) => button.checkVisibility())
+				.map((button) => ({
+					name: button.getAttribute('aria-label') ?? button.textContent?.trim(),
+					height: button.getBoundingClientRect().height
+				}))
+				.filter(({ height }) => height > 0 && height < 43.5)
+		);
+		expect(small).toEqual([]);
+	});
+
+	test('a finger takes hold of what is near, and the card comes from below', async ({
+		app,
+		page
+	}) => {
+		await app.openSample(/Two families/);
+		const head = await app.middleOf(app.stage.locator('.head').nth(6));
+		await page.touchscreen.tap(head.x + 4, head.y + 4);
+		await expect(app.card).toBeVisible();
+		const card = await app.card.boundingBox();
+		expect((card?.y ?? 0) + (card?.height ?? 0)).toBeGreaterThan(800);
+		await app.card.getByRole('button', { name: 'Close' }).tap();
+		await expect(app.card).toBeHidden();
+	});
+});
+
+test('320 px wide: nothing is cut off', async ({ app, page }) => {
+	await page.setViewportSize({ width: 320, height: 640 });
+	await app.openSample(/Two families/);
+	expect(await surplus(page)).toBe(0);
+	await axe(page);
+	await app.openMenu();
+	await settled(page);
+	expect(await surplus(page)).toBe(0);
+});
+
+test('text at 200 %: nothing is cut off, everything can be reached', async ({ app, page }) => {
+	await app.openSample(/Two families/);
+	await page.addStyleTag({ content: 'html { font-size: 200% !important; }' });
+	await page.setViewportSize({ width: 1279, height: 660 });
+	expect(await surplus(page)).toBe(0);
+	await expect(app.headline).toBeVisible();
+	await app.stage.scrollIntoViewIfNeeded();
+	const box = await app.stage.boundingBox();
+	expect(box?.height).toBeGreaterThan(150);
+	await app.rung(8).click();
+	await expect(app.headline).toContainText('fixed');
+});
+
+test.describe('forced colours', () => {
+	test.use({ contextOptions: { forcedColors: 'active' } });
+
+	test('everything that matters is drawn in colours of the system', async ({ app, page }) => {
+		await app.openSample(/Two families/);
+		await axe(page);
+		const chosen = page.getByRole('radio', { name: 'full screen' }).locator('..');
+		const colours = await chosen.evaluate((label) => {
+			const { backgroundColor, color } = getComputedStyle(label);
+			return [backgroundColor, color];
+		});
+		expect(colours[0]).not.toBe(colours[1]);
+		const pick = app.ladder.locator('th.pick');
+		expect(await pick.evaluate((cell) => getComputedStyle(cell).borderLeftStyle)).toBe('solid');
+	});
+});
+
+test('motion respects the system’s setting', async ({ app, page }) => {
+	await page.emulateMedia({ reducedMotion: 'reduce' });
+	await app.openSample(/Two families/);
+	const longest = await page.evaluate(() =>
+		Math.max(
+			...[...document.querySelectorAll('*')].map(
+				(element) => parseFloat(getComputedStyle(element).transitionDuration) || 0
+			)
+		)
+	);
+	expect(longest).toBeLessThanOrEqual(0.01);
+});
