@@ -7,5 +7,9 @@ export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	define: { __FOCALIS_VERSION__: JSON.stringify(manifest.version) },
 	build: { chunkSizeWarningLimit: 5000 },
-	test: { include: ['src/**/*.test.ts'], setupFiles: ['tests/support/setup.ts'] }
+	test: {
+		include: ['src/**/*.test.ts'],
+		setupFiles: ['tests/support/setup.ts'],
+		benchmark: { include: ['tests/**/*.bench.ts'] }
+	}
 });

@@ -193,7 +193,7 @@ test.describe('adding', () => {
 
 	const add = async (page: import('@playwright/test').Page, name: string) => {
 		await page.getByRole('button', { name: '+ Add' }).click();
-		await page.getByRole('group', { name: 'Add' }).getByText(name, { exact: true }).click();
+		await page.getByRole('dialog', { name: 'Add' }).getByText(name, { exact: true }).click();
 	};
 
 	test('a person, a couple, a dog, a thing', async ({ app, page }) => {

@@ -15,7 +15,7 @@ if (!example) throw new Error('no example');
 test('plans a shot, alone and in a batch', async ({ request }) => {
 	const one = await request.post('/api/plan', { data: example.shot });
 	expect(one.status()).toBe(200);
-	const exactly = expect.closeTo(example.plan.fNumberExact, 6) as number;
+	const exactly: unknown = expect.closeTo(example.plan.fNumberExact, 6);
 	expect(await one.json()).toMatchObject({ fNumberExact: exactly });
 	const many = await request.post('/api/plan/batch', { data: { shots: [example.shot, {}] } });
 	const { results } = (await many.json()) as { results: object[] };

@@ -82,12 +82,13 @@
 <button
 	class="knob"
 	type="button"
+	aria-haspopup="dialog"
 	aria-expanded={isOpen}
 	disabled={room < 1 && plan.shot.things.length >= LIMITS.things}
 >
 	+ Add
 </button>
-<Dropdown simple bind:isOpen role="group" aria-label="Add" class="border border-[var(--edge)] z-30">
+<Dropdown simple bind:isOpen role="dialog" aria-label="Add" class="border border-[var(--edge)] z-30">
 	{#if room > 0}
 		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'adult', depth))}
 			>A person</DropdownItem
