@@ -78,6 +78,8 @@ class Database extends Dexie {
 /** The store of one browser. Every method may reject; `troubleOf` says why in our terms. */
 export class Store {
 	readonly #db: Database;
+	/** What validated before: every save has a revision of its own, so the same one is the same shot. */
+	#known: ReadonlyMap<string, ShotRecord> = new Map();
 
 	constructor(name = 'focalis') {
 		this.#db = new Database(name);
@@ -87,16 +89,20 @@ export class Store {
 	async read(): Promise<Contents> {
 		const [jobs, shots] = await Promise.all([this.#db.jobs.toArray(), this.#db.shots.toArray()]);
 		const setAside: SetAside[] = [];
-		const valid = <T>(schema: z.ZodType<T>, rows: readonly { readonly id: string }[]): T[] =>
-			rows.flatMap((raw) => {
-				const result = schema.safeParse(raw);
-				if (result.success) return [result.data];
-				setAside.push({ id: raw.id, problems: problemsOf(result.error), raw });
-				return [];
-			});
+		const valid = <T>(schema: z.ZodType<T>, raw: { readonly id: string }): T[] => {
+			const result = schema.safeParse(raw);
+			if (result.success) return [result.data];
+			setAside.push({ id: raw.id, problems: problemsOf(result.error), raw });
+			return [];
+		};
+		const validShots = shots.flatMap((raw) => {
+			const known = this.#known.get(raw.id);
+			return known?.revision === raw.revision ? [known] : valid(ShotRecordSchema, raw);
+		});
+		this.#known = new Map(validShots.map((one) => [one.id, one]));
 		return {
-			jobs: valid(JobSchema, jobs).sort((a, b) => a.createdAt - b.createdAt),
-			shots: valid(ShotRecordSchema, shots).sort((a, b) => a.position - b.position),
+			jobs: jobs.flatMap((raw) => valid(JobSchema, raw)).sort((a, b) => a.createdAt - b.createdAt),
+			shots: validShots.sort((a, b) => a.position - b.position),
 			setAside
 		};
 	}

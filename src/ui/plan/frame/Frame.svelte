@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Landmark } from '$core/format/shot';
 	import { lookAt } from '$core/solve/scene';
+	import { reusing } from '../../shared/reuse';
 	import type { PlanView } from '../plan.svelte';
 	import EyeMark from './EyeMark.svelte';
 	import ThingMark from './ThingMark.svelte';
@@ -12,7 +13,7 @@
 	const shown = $derived(plan.shown);
 	const outcome = $derived(shown ?? { scene: lookAt(plan.shot), plan: null, pair: null });
 	const scene = $derived(outcome.scene);
-	const drawn = $derived(drawFrame(outcome));
+	const drawn = $derived.by(reusing(() => drawFrame(outcome)));
 	const heads = $derived(drawn.filter((one) => one.kind === 'head'));
 	const width = $derived(scene.pose.widthMm);
 	const height = $derived(scene.pose.heightMm);

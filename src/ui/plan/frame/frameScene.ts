@@ -178,7 +178,8 @@ function shouldersOf({ head }: Sighting, project: (point: Vec3) => Flat): string
 
 /** A closed path that rounds every corner: it goes through the middles between the points. */
 function roundedPath(points: readonly Flat[]): string {
-	const words = ({ x, y }: Flat) => `${x.toFixed(3)} ${y.toFixed(3)}`;
+	const round = (mm: number) => Math.round(mm * 1000) / 1000;
+	const words = ({ x, y }: Flat) => `${round(x)} ${round(y)}`;
 	const middles = points.map((point, i) => {
 		const next = points[(i + 1) % points.length] as Flat;
 		return { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 };

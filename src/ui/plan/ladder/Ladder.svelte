@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { reusing } from '../../shared/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { sameObject, type PlanView } from '../plan.svelte';
 	import { ladderTable, type Cell } from './ladderTable';
@@ -7,7 +8,9 @@
 	let { plan, isPhone }: { plan: PlanView; isPhone: boolean } = $props();
 
 	const solution = $derived(plan.solution);
-	const table = $derived(solution ? ladderTable(solution, plan.selected) : null);
+	const table = $derived.by(
+		reusing(() => (solution ? ladderTable(solution, plan.selected) : null))
+	);
 	const shownExact = $derived(plan.shown?.plan.fNumberExact ?? null);
 	const fixedExact = $derived(plan.isFixed ? (solution?.plan.fNumberExact ?? null) : null);
 	const shownF = $derived(plan.shown?.plan.fNumber ?? null);

@@ -88,7 +88,13 @@
 >
 	+ Add
 </button>
-<Dropdown simple bind:isOpen role="dialog" aria-label="Add" class="border border-[var(--edge)] z-30">
+<Dropdown
+	simple
+	bind:isOpen
+	role="dialog"
+	aria-label="Add"
+	class="border border-[var(--edge)] z-30"
+>
 	{#if room > 0}
 		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'adult', depth))}
 			>A person</DropdownItem

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { lookAt } from '$core/solve/scene';
+	import { reusing } from '../../shared/reuse';
 	import { settings } from '../../shared/settings.svelte';
 	import CardPlace from '../cards/CardPlace.svelte';
 	import SelectionCard from '../cards/SelectionCard.svelte';
@@ -61,7 +62,7 @@
 	const view = $derived<StageView>(ownView ? { ...ownView, ...pane } : fitted);
 
 	const through = $derived(sliceThrough(shot));
-	const heads = $derived(headMarks(view, scene, pair));
+	const heads = $derived.by(reusing(() => headMarks(view, scene, pair)));
 	const line = $derived(pair ? focusLine(view, scene, pair, through) : []);
 	const handle = $derived(planeHandle(view, line));
 	const objects = $derived(stageObjects(view, scene, heads, handle));
@@ -80,11 +81,13 @@
 		objects.find(({ ref }) => sameObject(ref, hands.active))?.label ?? ''
 	);
 
-	$effect(() => {
+	/** Asked for once a look, since asking makes the browser work out every style. */
+	const zoneRgb = $derived.by(() => {
 		void settings.look;
-		if (!canvas) return;
-		const rgb = getComputedStyle(canvas).getPropertyValue('--zone').trim();
-		paintZone(canvas, view, scene, pair, through, rgb);
+		return canvas ? getComputedStyle(canvas).getPropertyValue('--zone').trim() : '';
+	});
+	$effect(() => {
+		if (canvas) paintZone(canvas, view, scene, pair, through, zoneRgb);
 	});
 
 	const place = (event: PointerEvent | WheelEvent) => {

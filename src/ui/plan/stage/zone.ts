@@ -9,7 +9,7 @@ import { toWorld, type StageView } from './stageView';
 /** The sharp zone as a wash whose strength follows the real ratio. */
 
 /** Size of a cell of the wash, px; the browser smooths between them. */
-const CELL_PX = 4;
+const CELL_PX = 5;
 /** At this ratio nothing is left of the wash. */
 const FADED_RATIO = 2.6;
 const STRONGEST = 0.4;
@@ -33,26 +33,52 @@ export function paintZone(
 	const rows = Math.ceil(view.heightPx / CELL_PX);
 	if (canvas.width !== columns) canvas.width = columns;
 	if (canvas.height !== rows) canvas.height = rows;
-	const context = canvas.getContext('2d');
+	const context = canvas.getContext('2d', { willReadFrequently: true });
 	if (!context || columns === 0 || rows === 0) return;
 	const image = context.createImageData(columns, rows);
-	if (pair) {
-		const [r = 0, g = 0, b = 0] = rgb.split(' ').map(Number);
-		const { focus } = pair.candidate;
-		for (let row = 0; row < rows; row++) {
-			for (let column = 0; column < columns; column++) {
-				const x = (column + 0.5) * CELL_PX;
-				const y = (row + 0.5) * CELL_PX;
-				const seen = seenFrom(scene.pose, toWorld(view, x, y, through));
-				if (seen.depthM <= 0) continue;
-				const error = vergenceError(focus, seen.depthM, seen.cosOffAxis);
-				const ratio = defocusMm(focus, pair.fNumber, error) / scene.toleranceMm;
-				if (ratio >= FADED_RATIO) continue;
-				const strength = STRONGEST * (1 - ratio / FADED_RATIO);
-				const alpha = isInFrame(scene.pose, seen) ? strength : strength * OUTSIDE;
-				image.data.set([r, g, b, 255 * alpha], 4 * (row * columns + column));
-			}
+	if (pair) fill(image, view, scene, pair, through, rgb);
+	context.putImageData(image, 0, 0);
+}
+
+function fill(
+	{ data, width, height }: ImageData,
+	view: StageView,
+	{ pose, toleranceMm }: Scene,
+	{ candidate: { focus }, fNumber }: Pair,
+	through: Vec3,
+	rgb: string
+): void {
+	const [r = 0, g = 0, b = 0] = rgb.split(' ').map(Number);
+	// what the camera sees changes evenly across the pane, so three points tell all of them; one
+	// object that is filled anew spares an allocation for each cell
+	const seenAt = (column: number, row: number) =>
+		seenFrom(pose, toWorld(view, (column + 0.5) * CELL_PX, (row + 0.5) * CELL_PX, through));
+	const corner = seenAt(0, 0);
+	const right = seenAt(1, 0);
+	const below = seenAt(0, 1);
+	const depthStep = right.depthM - corner.depthM;
+	const rightStep = right.rightM - corner.rightM;
+	const upStep = right.upM - corner.upM;
+	const seen = { ...corner };
+	for (let row = 0, at = 0; row < height; row++) {
+		const depthM = corner.depthM + row * (below.depthM - corner.depthM);
+		const rightM = corner.rightM + row * (below.rightM - corner.rightM);
+		const upM = corner.upM + row * (below.upM - corner.upM);
+		for (let column = 0; column < width; column++, at += 4) {
+			seen.depthM = depthM + column * depthStep;
+			if (seen.depthM <= 0) continue;
+			seen.rightM = rightM + column * rightStep;
+			seen.upM = upM + column * upStep;
+			seen.distanceM = Math.sqrt(seen.depthM ** 2 + seen.rightM ** 2 + seen.upM ** 2);
+			seen.cosOffAxis = seen.depthM / seen.distanceM;
+			const error = vergenceError(focus, seen.depthM, seen.cosOffAxis);
+			const ratio = defocusMm(focus, fNumber, error) / toleranceMm;
+			if (ratio >= FADED_RATIO) continue;
+			const strength = STRONGEST * (1 - ratio / FADED_RATIO);
+			data[at] = r;
+			data[at + 1] = g;
+			data[at + 2] = b;
+			data[at + 3] = 255 * (isInFrame(pose, seen) ? strength : strength * OUTSIDE);
 		}
 	}
-	context.putImageData(image, 0, 0);
 }

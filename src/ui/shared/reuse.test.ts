@@ -1,0 +1,44 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { reuse, reusing } from './reuse';
+
+describe('reusing what has not changed', () => {
+	it('gives back the very same thing when nothing has', () => {
+		const before = [{ at: { x: 1, y: 2 }, name: 'a' }, null];
+		expect(reuse(before, structuredClone(before))).toBe(before);
+	});
+
+	it('keeps the parts that are as they were', () => {
+		const before = [{ a: { x: 1 } }, { a: { x: 2 } }];
+		const after = reuse(before, [{ a: { x: 1 } }, { a: { x: 3 } }]);
+		expect(after[0]).toBe(before[0]);
+		expect(after).toEqual([{ a: { x: 1 } }, { a: { x: 3 } }]);
+	});
+
+	it('never changes what a value is, nor what it was', () => {
+		fc.assert(
+			fc.property(fc.jsonValue(), fc.jsonValue(), (before, next) => {
+				const was = structuredClone(before);
+				expect(reuse(before, next)).toEqual(next);
+				expect(before).toEqual(was);
+			})
+		);
+	});
+
+	it('tells a missing key from one without a value, and an array from an object', () => {
+		expect(reuse<object>({ a: undefined }, {})).toEqual({});
+		expect(Object.keys(reuse<object>({ a: undefined }, {}))).toEqual([]);
+		expect(reuse<unknown>({}, [])).toEqual([]);
+		expect(Array.isArray(reuse<unknown>({}, []))).toBe(true);
+	});
+
+	it('remembers the last value', () => {
+		let x = 1;
+		const value = reusing(() => ({ x, rest: [1, 2] }));
+		const first = value();
+		expect(value()).toBe(first);
+		x = 2;
+		expect(value()).not.toBe(first);
+		expect(value().rest).toBe(first.rest);
+	});
+});
