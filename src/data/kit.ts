@@ -1,16 +1,6 @@
-import type { Body, Lens } from '$core/format/shot';
+import { ON_SENSOR_GRID, type Body, type Lens } from '$core/format/shot';
 
 /** Generic bodies and lenses to start from. No maker's: the numbers are the usual ones of their kind. */
-
-const WIDE_GRID = {
-	columns: 25,
-	rows: 17,
-	spanX: 0.95,
-	spanY: 0.95,
-	boxX: 0.03,
-	boxY: 0.045,
-	sensitive: 'all'
-} as const;
 
 const body = (
 	name: string,
@@ -21,7 +11,7 @@ const body = (
 ): Body => ({
 	name,
 	sensor: { widthMm, heightMm, pixelsAcross, pixelsDown },
-	focusGrid: WIDE_GRID,
+	focusGrid: ON_SENSOR_GRID,
 	iso: [100, 12800],
 	syncSpeedS: 1 / 200,
 	fastestShutterS: 1 / 8000

@@ -37,7 +37,8 @@ const FocusGridSchema = record('the focus points', {
 	sensitive: oneOf('which focus points are most sensitive', ['all', 'centre'])
 });
 
-const ON_SENSOR_GRID: z.infer<typeof FocusGridSchema> = {
+/** Focus points on the sensor itself: a fine grid over nearly the whole frame. */
+export const ON_SENSOR_GRID: z.infer<typeof FocusGridSchema> = {
 	columns: 25,
 	rows: 17,
 	spanX: 0.95,

@@ -16,6 +16,16 @@
 	const shownF = $derived(plan.shown?.plan.fNumber ?? null);
 
 	let head = $state<HTMLElement>();
+	let scroller = $state<HTMLElement>();
+
+	/** Keeps the rung that is shown in sight where the ladder is a strip to swipe. */
+	$effect(() => {
+		const column = head?.querySelector<HTMLElement>(`th[data-rung="${shownExact}"]`);
+		if (!column || !scroller || !isPhone) return;
+		const labelsPx = column.parentElement?.firstElementChild?.clientWidth ?? 0;
+		const room = scroller.clientWidth - labelsPx - column.offsetWidth;
+		scroller.scrollLeft = column.offsetLeft - labelsPx - room / 2;
+	});
 
 	function words(cell: Cell): string {
 		if (cell.kind === 'thing')
@@ -48,8 +58,8 @@
 
 {#if table}
 	<section class="pane ladder" aria-label="Ladder of f-numbers">
-		<div class="scroll">
-			<table onpointerover={point} onpointerleave={() => plan.peek(null)}>
+		<div class="scroll" bind:this={scroller}>
+			<table onpointermove={point} onpointerleave={() => plan.peek(null)}>
 				<thead bind:this={head}>
 					<tr>
 						<td class="corner">

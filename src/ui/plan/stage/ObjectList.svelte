@@ -178,9 +178,13 @@
 		text-align: left;
 		font-weight: 400;
 		padding: 0.1rem 0.3rem;
+	}
+	tbody th {
 		white-space: nowrap;
 	}
 	thead th {
+		vertical-align: bottom;
+		line-height: 1.1;
 		color: var(--ink-2);
 		font-size: 0.8125rem;
 		position: sticky;
@@ -190,7 +194,10 @@
 	}
 	td {
 		padding: 0.1rem 0.15rem;
-		min-width: 5.5rem;
+		min-width: 4.6rem;
+	}
+	td:has(:global(select)) {
+		min-width: 8.2rem;
 	}
 	td:last-child {
 		min-width: 0;

@@ -10,6 +10,7 @@
 	import Ruler from './Ruler.svelte';
 	import RowLabel from './RowLabel.svelte';
 	import ThingStroke from './ThingStroke.svelte';
+	import Zone from './Zone.svelte';
 	import { StageHands } from './hands.svelte';
 	import { heldWords } from './heldWords';
 	import {
@@ -23,7 +24,6 @@
 		turnHandleOf
 	} from './stageScene';
 	import { drawn, fit, toPx, zoomAt, type StageView } from './stageView';
-	import { paintZone } from './zone';
 
 	/** The place from above or from the side, with everything in it movable by hand. */
 	interface Props {
@@ -36,7 +36,6 @@
 
 	let widthPx = $state(0);
 	let heightPx = $state(0);
-	let canvas = $state<HTMLCanvasElement>();
 	/** Set by hand; null while the stage fits itself. */
 	let ownView = $state.raw<StageView | null>(null);
 
@@ -80,15 +79,6 @@
 	const activeLabel = $derived(
 		objects.find(({ ref }) => sameObject(ref, hands.active))?.label ?? ''
 	);
-
-	/** Asked for once a look, since asking makes the browser work out every style. */
-	const zoneRgb = $derived.by(() => {
-		void settings.look;
-		return canvas ? getComputedStyle(canvas).getPropertyValue('--zone').trim() : '';
-	});
-	$effect(() => {
-		if (canvas) paintZone(canvas, view, scene, pair, through, zoneRgb);
-	});
 
 	const place = (event: PointerEvent | WheelEvent) => {
 		const box = (event.currentTarget as Element).getBoundingClientRect();
@@ -140,7 +130,7 @@
 </script>
 
 <div class="drawing" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
-	<canvas bind:this={canvas} aria-hidden="true"></canvas>
+	<Zone {view} {scene} {pair} {through} />
 	<!-- an application: arrow keys go from object to object, as the hint says -->
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
 	<svg
@@ -245,7 +235,6 @@
 		min-width: 0;
 		overflow: hidden;
 	}
-	canvas,
 	svg {
 		position: absolute;
 		inset: 0;

@@ -17,16 +17,26 @@
 	let { view, pose, thing, met, isSelected, isActive }: Props = $props();
 
 	const ends = $derived(thingStroke(view, pose, thing));
+	/** Room for a label, px: nearer to the edge it is written above the stroke and to the left. */
+	const LABEL_PX = 110;
+	const farthestPx = $derived(Math.max(ends[0].x, ends[1].x));
+	const isAtEdge = $derived(farthestPx > view.widthPx - LABEL_PX);
 	const place = $derived({ x1: ends[0].x, y1: ends[0].y, x2: ends[1].x, y2: ends[1].y });
 </script>
 
 <g>
 	<line class="halo" class:on={isSelected || isActive} {...place} />
 	<line {...place} />
-	<text x={(place.x1 + place.x2) / 2 + 6} y={Math.max(place.y1, place.y2) + 13}>
-		{met === false ? '△' : '▲'}
-		{thing.label}
-	</text>
+	{#if farthestPx < view.widthPx}
+		<text
+			x={(place.x1 + place.x2) / 2 + (isAtEdge ? 4 : 6)}
+			y={isAtEdge ? Math.min(place.y1, place.y2) - 6 : Math.max(place.y1, place.y2) + 13}
+			text-anchor={isAtEdge ? 'end' : 'start'}
+		>
+			{met === false ? '△' : '▲'}
+			{thing.label}
+		</text>
+	{/if}
 </g>
 
 <style>

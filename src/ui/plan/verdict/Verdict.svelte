@@ -92,10 +92,11 @@
 		min-height: 1.5rem;
 		padding: 0 0.35rem;
 	}
+	/* large under a thumb without pushing the lines apart */
 	@media (pointer: coarse) {
 		.why {
-			min-height: 2.75rem;
-			min-width: 2.75rem;
+			padding: 0.85rem 0.6rem;
+			margin-block: -0.85rem;
 		}
 	}
 </style>

@@ -1,0 +1,106 @@
+/** Takes the pictures of docs/screenshots anew, from the sample day. */
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { build, installChromium, installPackages } from './prepare.mjs';
+
+const FOLDER = 'docs/screenshots';
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+/** Each: a file, the size, the look, the shot, and what to do before the picture is taken. */
+const PICTURES = [
+	['plan-day', DESK, 'day', /Two families/],
+	['plan-night', DESK, 'night', /Two families/],
+	[
+		'plan-selection',
+		DESK,
+		'day',
+		/The couple/,
+		(page) => page.locator('.stage .head').first().click({ force: true })
+	],
+	[
+		'plan-side',
+		DESK,
+		'day',
+		/Everyone, from the balcony/,
+		(page) => page.getByRole('radio', { name: 'from the side' }).check({ force: true })
+	],
+	[
+		'plan-list',
+		DESK,
+		'day',
+		/The bandleader/,
+		(page) => page.getByRole('radio', { name: 'list' }).check({ force: true })
+	],
+	[
+		'plan-why',
+		DESK,
+		'day',
+		/Two families/,
+		async (page) => {
+			await page.getByRole('button', { name: 'why', exact: true }).click();
+			await page.locator('.js-plotly-plot .trace').first().waitFor();
+		}
+	],
+	[
+		'plan-peek',
+		DESK,
+		'night',
+		/The bandleader/,
+		(page) =>
+			page
+				.getByRole('button', { name: /^f\/2,?/ })
+				.first()
+				.hover()
+	],
+	['phone-stage', PHONE, 'day', /Two families/],
+	[
+		'phone-frame',
+		PHONE,
+		'night',
+		/The ring bearer/,
+		(page) => page.getByRole('radio', { name: 'Frame' }).check({ force: true })
+	]
+];
+
+installPackages();
+const executablePath = installChromium();
+build();
+mkdirSync(FOLDER, { recursive: true });
+const PORT = '4199';
+const server = spawn(process.execPath, ['build'], { env: { ...process.env, PORT } });
+const address = `http://127.0.0.1:${PORT}`;
+while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {
+	await new Promise((resolve) => setTimeout(resolve, 100));
+}
+const browser = await chromium.launch({
+	executablePath,
+	args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--no-first-run']
+});
+try {
+	for (const [name, viewport, look, title, prepare] of PICTURES) {
+		const isPhone = viewport === PHONE;
+		const page = await browser.newPage({
+			viewport,
+			colorScheme: look === 'night' ? 'dark' : 'light',
+			hasTouch: isPhone,
+			isMobile: isPhone,
+			reducedMotion: 'reduce'
+		});
+		await page.goto(`${address}/?sample`);
+		await page.getByRole('region', { name: 'Verdict' }).waitFor();
+		await page.getByRole('banner').getByRole('button').first().click();
+		await page.getByRole('dialog').getByRole('button', { name: title }).click();
+		await page.getByRole('dialog').waitFor({ state: 'hidden' });
+		await page.mouse.move(0, 0);
+		await prepare?.(page);
+		await page.evaluate(() => Promise.all(document.getAnimations().map((one) => one.finished)));
+		await page.screenshot({ path: `${FOLDER}/${name}.png` });
+		await page.close();
+		console.log(`${FOLDER}/${name}.png`);
+	}
+} finally {
+	await browser.close();
+	server.kill();
+}
