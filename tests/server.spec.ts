@@ -64,6 +64,8 @@ test('sends a strict policy with every page', async ({ request }) => {
 });
 
 test.describe('bound to more than this computer', () => {
+	// one server for both
+	test.describe.configure({ mode: 'serial' });
 	const PORT = 4197;
 	let server: ChildProcess;
 	let log = '';
