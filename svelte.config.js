@@ -9,6 +9,12 @@ import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 const START = `process.env.HOST ??= '127.0.0.1';
 process.env.PORT ??= '4180';
 process.env.BODY_SIZE_LIMIT ??= 'Infinity';
+process.on('uncaughtException', (error) => {
+	const { HOST, PORT } = process.env;
+	const isTaken = error.code === 'EADDRINUSE';
+	console.error(isTaken ? \`Something else uses port \${PORT} of \${HOST}: choose another with PORT=…\` : error);
+	process.exit(1);
+});
 await import('./server.js');
 `;
 

@@ -1,4 +1,4 @@
-import { seenFrom, type CameraPose } from '../scene/camera';
+import { seenFrom, sensorPoint, type CameraPose } from '../scene/camera';
 import { dot, scale, type Vec3 } from '../scene/vector';
 import type { Offset } from './builds';
 import { headPoint, type Head } from './head';
@@ -74,6 +74,5 @@ export function pictureOutline(
 		x: dot(v, pose.right) * magnification,
 		y: -dot(v, pose.up) * magnification
 	});
-	const at = { x: seen.rightM * magnification, y: -seen.upM * magnification };
-	return ellipseOf(at, halfAxes(head, half).map(draw));
+	return ellipseOf(sensorPoint(seen, imageMm), halfAxes(head, half).map(draw));
 }

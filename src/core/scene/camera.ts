@@ -76,17 +76,26 @@ export function worldPoint(pose: CameraPose, depthM: number, rightM: number, upM
 	return along(along(onAxis, pose.right, rightM), pose.up, upM);
 }
 
+/** A place on the sensor as the picture shows it: mm from its middle, y down. */
+export interface SensorPoint {
+	readonly x: number;
+	readonly y: number;
+}
+
 /**
- * Where a point falls in the picture: 0.5 + v X / (D W), 0.5 - v Y / (D H).
+ * Where a point is imaged: v X / D and -v Y / D.
  *
  * @param imageMm image distance of the plane of focus, mm
  */
+export function sensorPoint(seen: CameraPoint, imageMm: number): SensorPoint {
+	const magnification = imageMm / seen.depthM;
+	return { x: magnification * seen.rightM, y: -magnification * seen.upM };
+}
+
+/** The same as fractions of the frame: 0.5 + v X / (D W), 0.5 - v Y / (D H). */
 export function framePoint(pose: CameraPose, seen: CameraPoint, imageMm: number): FramePoint {
-	const scaleMm = imageMm / seen.depthM;
-	return {
-		x: 0.5 + (scaleMm * seen.rightM) / pose.widthMm,
-		y: 0.5 - (scaleMm * seen.upM) / pose.heightMm
-	};
+	const { x, y } = sensorPoint(seen, imageMm);
+	return { x: 0.5 + x / pose.widthMm, y: 0.5 + y / pose.heightMm };
 }
 
 /** Where a point falls in the picture when the lens is focused on its own depth. */
@@ -103,6 +112,6 @@ export function isInFrame(pose: CameraPose, seen: CameraPoint): boolean {
 
 /** Distance of a point from the centre of the picture, mm on the sensor, focused on its own depth. */
 export function offCentreMm(pose: CameraPose, seen: CameraPoint): number {
-	const { x, y } = ownFramePoint(pose, seen);
-	return Math.hypot((x - 0.5) * pose.widthMm, (y - 0.5) * pose.heightMm);
+	const { x, y } = sensorPoint(seen, imageDistanceMm(pose.focalMm, seen.depthM));
+	return Math.hypot(x, y);
 }

@@ -72,6 +72,8 @@ describe('the drawing of what the camera sees', () => {
 		const { solution, all } = drawn({ people: [ahead('away', 3, { turnDeg: 180 })] });
 		expect(solution.plan.focus).toBeNull();
 		expect(all).toHaveLength(1);
+		const { scene } = solve(shotOf({ people: [ahead('a', 3, { need: 'free' })] }));
+		expect(drawFrame({ scene, plan: null, pair: null })).toHaveLength(1);
 	});
 });
 

@@ -5,7 +5,7 @@ import type { Offset } from '$core/anatomy/builds';
 import type { State } from '$core/format/plan';
 import type { Thing } from '$core/format/shot';
 import { imageDistanceMm } from '$core/optics/thinLens';
-import { seenFrom } from '$core/scene/camera';
+import { seenFrom, sensorPoint } from '$core/scene/camera';
 import { dot, subtract, type Vec3 } from '$core/scene/vector';
 import type { Solution } from '$core/solve/solve';
 import type { Scene } from '$core/solve/scene';
@@ -70,7 +70,9 @@ export function drawFrame({ scene, plan, pair }: Outcome): Drawn[] {
 	);
 	const things = scene.things.flatMap(({ thing, seen, inFrame }): DrawnThing[] => {
 		if (!inFrame) return [];
-		const scale = imageMm / seen.depthM;
+		const centre = sensorPoint(seen, imageMm);
+		const width = (thing.widthM * imageMm) / seen.depthM;
+		const height = (thing.heightM * imageMm) / seen.depthM;
 		const met = plan?.things.find(({ id }) => id === thing.id)?.met ?? null;
 		return [
 			{
@@ -79,10 +81,10 @@ export function drawFrame({ scene, plan, pair }: Outcome): Drawn[] {
 				label: thing.label,
 				look: thing.look,
 				depthM: seen.depthM,
-				x: (seen.rightM - thing.widthM / 2) * scale,
-				y: (-seen.upM - thing.heightM / 2) * scale,
-				width: thing.widthM * scale,
-				height: thing.heightM * scale,
+				x: centre.x - width / 2,
+				y: centre.y - height / 2,
+				width,
+				height,
 				met
 			}
 		];
@@ -101,10 +103,7 @@ function drawHead(
 	const { skullCentre, skullHalfAxes, ear } = head.measures;
 	const skull = pictureOutline(pose, head, skullCentre, skullHalfAxes, imageMm);
 	if (!skull) return null;
-	const project = (point: Vec3): Flat => {
-		const seen = seenFrom(pose, point);
-		return { x: (seen.rightM * imageMm) / seen.depthM, y: (-seen.upM * imageMm) / seen.depthM };
-	};
+	const project = (point: Vec3): Flat => sensorPoint(seenFrom(pose, point), imageMm);
 	const isAnimal = person.build === 'cat' || person.build === 'dog';
 	const facesUs = dot(head.out, subtract(pose.position, head.origin)) > 0;
 	const face = facesUs
