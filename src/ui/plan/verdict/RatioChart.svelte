@@ -12,13 +12,16 @@
 
 	const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
 
+	/** Plotly reads some tags in its texts; a name is only a name. */
+	const plainText = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
+
 	const lines = $derived.by(() => {
 		const { scene, pair, plan } = solution;
 		if (!pair) return [];
 		const fNumbers = plan.ladder.map(({ fNumberExact }) => fNumberExact);
 		const atF1 = faceRatios(scene, { ...pair, fNumber: 1 });
 		return [...atF1].map(([id, ratio]) => ({
-			name: scene.shot.people.find((one) => one.id === id)?.name ?? id,
+			name: plainText(scene.shot.people.find((one) => one.id === id)?.name ?? id),
 			x: fNumbers,
 			y: fNumbers.map((fNumber) => Math.max(ratio / fNumber, 0.005))
 		}));
@@ -50,7 +53,7 @@
 							color: inks[i % inks.length],
 							dash: DASHES[Math.floor(i / inks.length) % DASHES.length]
 						},
-						hovertemplate: `${line.name}: %{y:.2f}<extra></extra>`
+						hovertemplate: '%{fullData.name}: %{y:.2f}<extra></extra>'
 					})),
 					{
 						height: 300,
