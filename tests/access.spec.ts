@@ -114,16 +114,20 @@ test.describe('a phone', () => {
 
 	test('what is touched is at least 44 px high or stands alone', async ({ app, page }) => {
 		await app.openSample(/Two families/);
-		const small = await page.getByRole('button').evaluateAll((buttons) =>
-			buttons
-				.filter((button) => button.checkVisibility())
-				.map((button) => ({
-					name: button.getAttribute('aria-label') ?? button.textContent?.trim(),
-					height: button.getBoundingClientRect().height
-				}))
-				.filter(({ height }) => height > 0 && height < 43.5)
-		);
-		expect(small).toEqual([]);
+		const tooLow = () =>
+			page.locator('button, input:not([type=radio], [type=file]), textarea').evaluateAll((all) =>
+				all
+					.filter((one) => one.checkVisibility())
+					.map((one) => ({
+						name: one.getAttribute('aria-label') ?? one.textContent?.trim(),
+						height: one.getBoundingClientRect().height
+					}))
+					.filter(({ height }) => height > 0 && height < 43.5)
+			);
+		expect(await tooLow()).toEqual([]);
+		await app.openMenu();
+		await settled(page);
+		expect(await tooLow()).toEqual([]);
 	});
 
 	test('a finger takes hold of what is near, and the card comes from below', async ({
@@ -157,6 +161,11 @@ test('text at 200 %: nothing is cut off, everything can be reached', async ({ ap
 	await page.setViewportSize({ width: 1279, height: 660 });
 	expect(await surplus(page)).toBe(0);
 	await expect(app.headline).toBeVisible();
+	const [verdict, tabs] = await Promise.all([
+		app.verdict.boundingBox(),
+		page.getByRole('radio', { name: 'Frame' }).locator('..').boundingBox()
+	]);
+	expect((verdict?.y ?? 0) + (verdict?.height ?? 0)).toBeLessThanOrEqual(tabs?.y ?? 0);
 	await app.stage.scrollIntoViewIfNeeded();
 	const box = await app.stage.boundingBox();
 	expect(box?.height).toBeGreaterThan(150);

@@ -97,10 +97,12 @@
 	}
 	.phone {
 		display: flex;
+		flex: 1 0 auto;
 		flex-direction: column;
 		padding: 0.3rem 0.5rem 0.5rem;
 	}
 	.phone .say {
+		flex: none;
 		min-height: 0;
 		position: sticky;
 		top: 0;
