@@ -16,13 +16,21 @@ const LANDMARK_WORDS: Readonly<Record<Landmark, string>> = {
 /** Below a third of a stop the free plane is not worth the lean. */
 const WORTH_STOPS = 1 / 3;
 
+/** The name of a person, or the label of a thing; empty for nobody. */
+export function nameOfId(shot: Shot, id: string | null): string {
+	return (
+		shot.people.find((person) => person.id === id)?.name ??
+		shot.things.find((thing) => thing.id === id)?.label ??
+		''
+	);
+}
+
 /** "Ilinca’s left eye", "the trumpet". */
 export function nameOf(
 	shot: Shot,
 	{ personId, thingId, landmark }: Pick<TargetResult, 'personId' | 'thingId' | 'landmark'>
 ): string {
-	if (thingId) return shot.things.find(({ id }) => id === thingId)?.label ?? thingId;
-	const name = shot.people.find(({ id }) => id === personId)?.name ?? '';
+	const name = nameOfId(shot, personId ?? thingId ?? null);
 	return landmark === 'thing' ? name : `${name}’s ${LANDMARK_WORDS[landmark]}`;
 }
 
@@ -93,10 +101,7 @@ export function noFocusReasons(
 		...(tooClose.length === 0 ? [{ code: 'no-focus', text }] : []),
 		...tooClose.map(({ personId, thingId, seen }) => {
 			const { closestFocusM } = shot.lens;
-			const who =
-				shot.people.find(({ id }) => id === personId)?.name ??
-				shot.things.find(({ id }) => id === thingId)?.label ??
-				'That distance';
+			const who = nameOfId(shot, personId ?? thingId) || 'That distance';
 			return {
 				code: 'too-close',
 				text: `${who} is nearer than this lens can focus (${closestFocusM} m).`,
@@ -123,17 +128,14 @@ function freePlaneReason(free: FreePlane | null): Reason[] {
 }
 
 function unseenReasons(shot: Shot, unseen: readonly Unseen[]): Reason[] {
-	const nameOfId = (id: string | null) =>
-		[...shot.people.map((p) => [p.id, p.name]), ...shot.things.map((t) => [t.id, t.label])].find(
-			([known]) => known === id
-		)?.[1] ?? '';
 	return unseen.map(({ personId, why, by }) => {
 		const words = {
 			cut: 'outside the frame',
 			turned: 'turned away',
-			hidden: `hidden behind ${nameOfId(by)}`
+			hidden: `hidden behind ${nameOfId(shot, by)}`
 		};
-		return { code: 'unseen', text: `${nameOfId(personId)} is ${words[why]}.`, personId, why, by };
+		const text = `${nameOfId(shot, personId)} is ${words[why]}.`;
+		return { code: 'unseen', text, personId, why, by };
 	});
 }
 
@@ -142,7 +144,7 @@ function outsideReasons(shot: Shot, things: readonly ThingResult[]): Reason[] {
 	return things
 		.filter(({ state, intent }) => state === 'outside' && intent !== 'any')
 		.map(({ id }) => {
-			const label = shot.things.find((thing) => thing.id === id)?.label ?? id;
-			return { code: 'outside', text: `${label} is outside the frame.`, thingId: id };
+			const text = `${nameOfId(shot, id)} is outside the frame.`;
+			return { code: 'outside', text, thingId: id };
 		});
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Landmark } from '$core/format/shot';
+	import { nameOfId } from '$core/solve/reasons';
 	import { lookAt } from '$core/solve/scene';
 	import { reusing } from '../../shared/reuse';
 	import type { PlanView } from '../plan.svelte';
@@ -37,12 +38,9 @@
 
 	const unseen = $derived(
 		(shown?.plan.unseen ?? []).map(({ personId, why, by }) => {
-			const named = (id: string | null) =>
-				plan.shot.people.find((one) => one.id === id)?.name ??
-				plan.shot.things.find((one) => one.id === id)?.label ??
-				'';
-			const words = { cut: 'cut', turned: 'turned away', hidden: `behind ${named(by)}` }[why];
-			return { id: personId, name: named(personId), words };
+			const behind = `behind ${nameOfId(plan.shot, by)}`;
+			const words = { cut: 'cut', turned: 'turned away', hidden: behind }[why];
+			return { id: personId, name: nameOfId(plan.shot, personId), words };
 		})
 	);
 

@@ -1,5 +1,5 @@
 import type { Solution } from '$core/solve/solve';
-import { nameOf } from '$core/solve/reasons';
+import { nameOf, nameOfId } from '$core/solve/reasons';
 import { rowName } from '$core/scene/rows';
 import type { Plan } from '$core/format/plan';
 import { stopsBetween } from '$core/optics/fNumber';
@@ -46,7 +46,7 @@ export function verdictOf({ plan, scene }: Solution, units: Units): Verdict {
 		leanSentence(plan, units),
 		slackSentence({ plan, scene }, units),
 		...thingSentences({ plan, scene }),
-		unseenSentence({ plan, scene })
+		...plan.reasons.filter(({ code }) => code === 'unseen').map(({ text }) => text)
 	];
 	return {
 		focusOn,
@@ -141,26 +141,10 @@ function least(...lengths: readonly (number | null)[]): number | null {
 
 function thingSentences({ plan, scene }: Outcome): string[] {
 	return plan.things.flatMap(({ id, state, intent, met }) => {
-		const label = scene.shot.things.find((thing) => thing.id === id)?.label ?? id;
+		const label = nameOfId(scene.shot, id);
 		const is = label.endsWith('s') && !label.endsWith('ss') ? 'are' : 'is';
 		if (intent === 'any' || intent === 'sharp') return [];
 		if (state === 'outside') return [`The ${label} ${is} outside the frame.`];
 		return [met ? `The ${label} ${is} ${state}.` : `The ${label} ${is} ${state}, not ${intent}.`];
 	});
-}
-
-function unseenSentence({ plan, scene }: Outcome): string {
-	const nameOfId = (id: string | null) =>
-		scene.shot.people.find((one) => one.id === id)?.name ??
-		scene.shot.things.find((one) => one.id === id)?.label ??
-		'';
-	return plan.unseen
-		.map(({ personId, why, by }) => {
-			const name = nameOfId(personId);
-			if (why === 'cut') return `${name} is outside the frame.`;
-			return why === 'turned'
-				? `${name} is turned away.`
-				: `${name} is hidden behind ${nameOfId(by)}.`;
-		})
-		.join(' ');
 }
