@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { count, distance, fromUnits, namesOf, smallLength, stopsInWords, toUnits } from './words';
+import {
+	count,
+	distance,
+	fromUnits,
+	namesOf,
+	smallLength,
+	splitNames,
+	stopsInWords,
+	toUnits
+} from './words';
 
 describe('numbers as a photographer reads them', () => {
 	it.each([
@@ -48,5 +57,19 @@ describe('numbers as a photographer reads them', () => {
 	it('turns metres to feet and back without loss', () => {
 		expect(fromUnits(toUnits(3.7, 'ft'), 'ft')).toBeCloseTo(3.7, 12);
 		expect(toUnits(0.3048, 'ft')).toBe(1);
+	});
+
+	it('sets names apart from the sentence they stand in', () => {
+		const parts = (text: string, names: string[]) =>
+			splitNames(text, names).map((part) => (part.isName ? `<${part.text}>` : part.text));
+		expect(parts('נועה is hidden behind Ana Maria.', ['Ana', 'Ana Maria', 'נועה'])).toEqual([
+			'<נועה>',
+			' is hidden behind ',
+			'<Ana Maria>',
+			'.'
+		]);
+		expect(parts('All hold.', [])).toEqual(['All hold.']);
+		expect(parts('All but Al hold.', ['Al'])).toEqual(['All but ', '<Al>', ' hold.']);
+		expect(parts('A. (b) holds', ['(b)', 'A.', ''])).toEqual(['<A.>', ' ', '<(b)>', ' holds']);
 	});
 });

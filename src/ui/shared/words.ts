@@ -77,3 +77,21 @@ export function namesOf(names: readonly string[], most = 3): string {
 }
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/**
+ * A sentence in parts, so that names can be set apart from it: a name written from right to left
+ * must not turn the words around it.
+ */
+export function splitNames(
+	text: string,
+	names: readonly string[]
+): { readonly text: string; readonly isName: boolean }[] {
+	// longer names first, so that "Ana Maria" is not taken for "Ana"
+	const known = names.filter(Boolean).toSorted((a, b) => b.length - a.length);
+	if (known.length === 0) return [{ text, isName: false }];
+	const escaped = known.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
+	return text
+		.split(new RegExp(`(?<![\\p{L}\\p{N}])(${escaped.join('|')})(?![\\p{L}\\p{N}])`, 'u'))
+		.filter(Boolean)
+		.map((part) => ({ text: part, isName: known.includes(part) }));
+}

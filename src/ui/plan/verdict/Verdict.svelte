@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { ASKS_FOR_NOTHING } from '$core/solve/solve';
+	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import StateMark from '../../shared/StateMark.svelte';
 	import type { PlanView } from '../plan.svelte';
@@ -36,12 +37,12 @@
 				>{:else if plan.isFixed}<span class="tag">fixed</span>{/if}
 		</h1>
 		<p>
-			{verdict.sentences.join(' ')}
+			<Named text={verdict.sentences.join(' ')} shot={plan.shot} />
 			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 		</p>
 	{:else if verdict}
-		<h1>{verdict.sentences[0]}</h1>
-		<p>{verdict.sentences.slice(1).join(' ')}</p>
+		<h1><Named text={verdict.sentences[0] ?? ''} shot={plan.shot} /></h1>
+		<p><Named text={verdict.sentences.slice(1).join(' ')} shot={plan.shot} /></p>
 	{:else if plan.shot.people.length + plan.shot.things.length === 0}
 		<h1>Who is in front of the camera?</h1>
 		<p>Add a person, a couple or rows of people on the stage.</p>

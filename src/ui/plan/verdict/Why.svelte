@@ -6,6 +6,7 @@
 	import type { Solution } from '$core/solve/solve';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, stopsInWords } from '../../shared/words';
+	import Named from '../../shared/Named.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import RatioChart from './RatioChart.svelte';
@@ -42,7 +43,9 @@
 
 <div class="why">
 	<ul>
-		{#each solution.plan.reasons as { code, text } (code + text)}<li>{text}</li>{/each}
+		{#each solution.plan.reasons as { code, text } (code + text)}<li>
+				<Named {text} {shot} />
+			</li>{/each}
 		{#if zone}
 			<li>
 				On the axis it is sharp from {distance(zone.nearM, units)} to {distance(zone.farM, units)}:
