@@ -39,6 +39,23 @@ test.describe('the ladder', () => {
 	});
 });
 
+test('distances and gaps are shown while something is held, and only then', async ({
+	app,
+	page
+}) => {
+	await app.openSample(/Two families/);
+	const readout = app.stage.locator('.readout');
+	const { x, y } = await app.middleOf(app.row('back'));
+	await page.mouse.move(x, y);
+	await page.mouse.down();
+	await expect(readout).toBeHidden();
+	await page.mouse.move(x + 20, y, { steps: 4 });
+	await expect(readout).toHaveText(/^\s*\d\.\d\d m away · .+ behind the row before\s*$/);
+	await expect(app.card).toBeHidden();
+	await page.mouse.up();
+	await expect(readout).toBeHidden();
+});
+
 test('the sharpness standard is changed in place, a print with its size', async ({ app, page }) => {
 	await app.openSample(/Two families/);
 	const choose = (name: string) => page.getByRole('radio', { name }).check({ force: true });

@@ -7,6 +7,7 @@
 	import SelectionCard from '../cards/SelectionCard.svelte';
 	import { CAMERA, sameObject, type PlanView } from '../plan.svelte';
 	import HeadMark from './HeadMark.svelte';
+	import Readout from './Readout.svelte';
 	import Ruler from './Ruler.svelte';
 	import RowLabel from './RowLabel.svelte';
 	import ThingStroke from './ThingStroke.svelte';
@@ -202,13 +203,8 @@
 			<circle class="turn" cx={turnHandle.at.x} cy={turnHandle.at.y} r="7" />
 		{/if}
 		{#if readout}
-			{@const at = objects.find(({ ref }) => sameObject(ref, hands.held))?.at ?? {
-				x: 40,
-				y: 40
-			}}
-			<text class="readout" x={Math.min(at.x + 16, widthPx - 150)} y={Math.max(at.y - 18, 44)}>
-				{readout}
-			</text>
+			{@const at = objects.find(({ ref }) => sameObject(ref, hands.held))?.at ?? { x: 0, y: 0 }}
+			<Readout text={readout} {at} {widthPx} />
 		{/if}
 	</svg>
 	{#if plan.selected && !hands.held}
@@ -240,8 +236,6 @@
 		inset: 0;
 		width: 100%;
 		height: 100%;
-	}
-	svg {
 		touch-action: none;
 		cursor: grab;
 	}
@@ -277,16 +271,5 @@
 	}
 	.camera path {
 		fill: var(--ink);
-	}
-	text {
-		fill: var(--ink);
-		font-size: 0.75rem;
-	}
-	.readout {
-		paint-order: stroke;
-		stroke: var(--sheet);
-		stroke-width: 4px;
-		font-weight: 600;
-		font-size: 0.875rem;
 	}
 </style>

@@ -50,7 +50,7 @@ export class StageHands {
 	readonly #around: () => Surroundings;
 	#hold = $state.raw<Hold | null>(null);
 	#gesture = '';
-	#hasMoved = false;
+	#hasMoved = $state(false);
 	// not shown anywhere, so it need not be reactive
 	// eslint-disable-next-line svelte/prefer-svelte-reactivity
 	readonly #fingers = new Map<number, Flat>();
