@@ -36,6 +36,8 @@
 		{ landmark: 'nose-tip', text: 'nose' }
 	];
 
+	/** More than this would leave no room for the picture; "why" names them all. */
+	const MOST_UNSEEN = 5;
 	const unseen = $derived(
 		(shown?.plan.unseen ?? []).map(({ personId, why, by }) => {
 			const behind = `behind ${nameOfId(plan.shot, by)}`;
@@ -163,9 +165,12 @@
 				>let Focalis choose</button
 			>
 		{/if}
-		{#each unseen as { id, name, words } (id)}
+		{#each unseen.slice(0, MOST_UNSEEN) as { id, name, words } (id)}
 			<span class="unseen"><bdi>{name}</bdi> {words}</span>
 		{/each}
+		{#if unseen.length > MOST_UNSEEN}
+			<span class="unseen">and {unseen.length - MOST_UNSEEN} more not seen</span>
+		{/if}
 	</div>
 </section>
 

@@ -129,6 +129,7 @@
 										<span
 											aria-hidden="true"
 											class={cell.kind === 'thing' ? '' : `is-${cell.state}`}
+											class:many={cell.kind === 'faces' && cell.of > 9}
 										>
 											{#if cell.kind === 'thing'}
 												{cell.met ? '▲' : '△'}
@@ -215,6 +216,10 @@
 	tbody th button[aria-pressed='true'] {
 		color: var(--ink);
 		font-weight: 600;
+	}
+	.many {
+		font-size: 0.68rem;
+		letter-spacing: -0.03em;
 	}
 	.single th button {
 		padding-left: 1.3rem;

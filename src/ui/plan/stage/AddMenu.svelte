@@ -5,7 +5,14 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import type { Shot } from '$core/format/shot';
 	import { LIMITS } from '$core/format/shot';
-	import { addCouple, addPerson, addRows, addThing, addWalker } from '$core/scene/arrange';
+	import {
+		addCouple,
+		addPerson,
+		addRows,
+		addThing,
+		addWalker,
+		depthThatFits
+	} from '$core/scene/arrange';
 	import Length from '../../shared/Length.svelte';
 	import type { PlanView } from '../plan.svelte';
 
@@ -73,7 +80,12 @@
 		event.preventDefault();
 		if (problem) return;
 		isAskingRows = false;
-		add((shot, depth) => addRows(shot, { counts, rowGapM, stepM, spacingM }, depth));
+		const rows = { counts, rowGapM, stepM, spacingM };
+		add((shot, depth) => {
+			// the first ones come into the picture, others join those who are there
+			const first = shot.people.length === 0;
+			return addRows(shot, rows, first ? Math.max(depth, depthThatFits(shot, rows)) : depth);
+		});
 	}
 
 	const gesture = () => '';

@@ -217,7 +217,11 @@ function rowLabels(view: StageView, scene: Scene): StageObject[] {
 			places.reduce((sum, place) => sum + place[axis], 0) / places.length;
 		return runsUp ? mean('y') : mean('x');
 	});
-	const along = spread(middles, (runsUp ? LABEL_PX.height : LABEL_PX.width) + 2);
+	const sizePx = (runsUp ? LABEL_PX.height : LABEL_PX.width) + 2;
+	const spreadOut = spread(middles, sizePx);
+	const paneEnd = (runsUp ? view.heightPx : view.widthPx) - sizePx / 2;
+	const overPx = Math.max(0, Math.max(...spreadOut) - paneEnd);
+	const along = spreadOut.map((place) => place - overPx);
 	return scene.rows.flatMap(({ members: [first] }, index) => {
 		const at = along[index];
 		if (!first || at === undefined) return [];

@@ -20,7 +20,7 @@
 	let spoken = $state('');
 	$effect(() => {
 		const words = settled
-			? [`${settled.focusOn} ${settled.where} ${settled.fNumber}`, ...settled.sentences].join('. ')
+			? [`${settled.focusOn} ${settled.where} ${settled.fNumber}.`, ...settled.sentences].join(' ')
 			: ASKS_FOR_NOTHING;
 		const timer = setTimeout(() => (spoken = words), 700);
 		return () => clearTimeout(timer);

@@ -63,6 +63,13 @@ describe('the verdict', () => {
 		expect(text).toContain('Emre is outside the frame.');
 	});
 
+	it('tells many who are out of sight together', () => {
+		const row = Array.from({ length: 5 }, (_, i) => person(`P${i}`, [2 + i, EYE_M, 4]));
+		expect(say({ people: [ahead('Radu', 3), ...row] }).text).toContain(
+			'P0, P1 and 3 more are outside the frame.'
+		);
+	});
+
 	it('says what the background does', () => {
 		const things = [thing('lanterns', [0.6, 2, 9], { detailMm: 20, intent: 'dissolved' })];
 		expect(say({ people: [ahead('Noor', 3)], things }).text).toContain(

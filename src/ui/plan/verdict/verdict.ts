@@ -1,7 +1,7 @@
 import type { Solution } from '$core/solve/solve';
 import { nameOf, nameOfId } from '$core/solve/reasons';
 import { rowName } from '$core/scene/rows';
-import type { Plan } from '$core/format/plan';
+import type { Plan, Unseen } from '$core/format/plan';
 import { stopsBetween } from '$core/optics/fNumber';
 import {
 	capital,
@@ -46,7 +46,7 @@ export function verdictOf({ plan, scene }: Solution, units: Units): Verdict {
 		leanSentence(plan, units),
 		slackSentence({ plan, scene }, units),
 		...thingSentences({ plan, scene }),
-		...plan.reasons.filter(({ code }) => code === 'unseen').map(({ text }) => text)
+		...unseenSentences({ plan, scene })
 	];
 	return {
 		focusOn,
@@ -146,5 +146,26 @@ function thingSentences({ plan, scene }: Outcome): string[] {
 		if (intent === 'any' || intent === 'sharp') return [];
 		if (state === 'outside') return [`The ${label} ${is} outside the frame.`];
 		return [met ? `The ${label} ${is} ${state}.` : `The ${label} ${is} ${state}, not ${intent}.`];
+	});
+}
+
+const UNSEEN_WORDS: Readonly<Record<Unseen['why'], string>> = {
+	cut: 'outside the frame',
+	turned: 'turned away',
+	hidden: 'hidden behind others'
+};
+/** More people than this with the same fate are told together. */
+const MOST_SINGLY = 2;
+
+function unseenSentences({ plan, scene }: Outcome): string[] {
+	const whys: readonly Unseen['why'][] = ['cut', 'turned', 'hidden'];
+	return whys.flatMap((why) => {
+		const names = plan.unseen
+			.filter((one) => one.why === why)
+			.map(({ personId }) => nameOfId(scene.shot, personId));
+		if (names.length > MOST_SINGLY) return [`${namesOf(names)} are ${UNSEEN_WORDS[why]}.`];
+		return plan.reasons
+			.filter((reason) => reason.code === 'unseen' && reason['why'] === why)
+			.map(({ text }) => text);
 	});
 }
