@@ -20,32 +20,30 @@ mkdirSync(REPORTS, { recursive: true });
 const failedChecks = [];
 
 /** Runs a tool of this project; tells whether it was content. */
-function check(name, command, ...args) {
+function run(name, command, ...args) {
 	const startedAt = Date.now();
 	console.log(`\n== ${name}`);
 	const { status } = spawnSync('npx', ['--no-install', command, ...args], { stdio: 'inherit' });
 	console.log(`== ${name}: ${status === 0 ? 'ok' : 'FAILED'}, ${Date.now() - startedAt} ms`);
-	if (status !== 0) failedChecks.push(name);
 	return status === 0;
 }
 
-/** The counts of a runner's report; a missing report, or a run that failed outside any test, is one failure. */
-function counted(name, wasContent, file, countsOf) {
+/** A tool that is content or not. */
+function check(name, ...command) {
+	if (!run(name, ...command)) failedChecks.push(name);
+}
+
+/** A test runner: its tests are counted from the report it leaves. */
+function runTests(name, file, countsOf, ...command) {
+	const wasContent = run(name, ...command);
 	try {
-		const counts = countsOf(JSON.parse(readFileSync(file, 'utf8')));
-		const failed = !wasContent && counts.failed === 0 ? 1 : counts.failed;
-		return { passed: counts.passed, failed };
+		const { passed, failed } = countsOf(JSON.parse(readFileSync(file, 'utf8')));
+		// a run may fail outside any test
+		return { passed, failed: !wasContent && failed === 0 ? 1 : failed };
 	} catch (error) {
 		console.error(`${name} left no report: ${error.message}`);
 		return { passed: 0, failed: 1 };
 	}
-}
-
-/** A runner's own failures are counted from its report, not once more as a check. */
-function runner(name, file, countsOf, ...command) {
-	const wasContent = check(name, ...command);
-	if (!wasContent) failedChecks.pop();
-	return counted(name, wasContent, file, countsOf);
 }
 
 check('types of the framework', 'svelte-kit', 'sync');
@@ -55,7 +53,7 @@ check('types', 'svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warni
 check('module boundaries', 'depcruise', 'src', 'tests', 'scripts');
 check('dead code', 'knip');
 
-const unit = runner(
+const unit = runTests(
 	'unit tests',
 	UNIT_REPORT,
 	(report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
@@ -69,7 +67,7 @@ const unit = runner(
 let endToEnd = { passed: 0, failed: 0 };
 try {
 	build();
-	endToEnd = runner(
+	endToEnd = runTests(
 		'end-to-end tests',
 		END_TO_END_REPORT,
 		({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
