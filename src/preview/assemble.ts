@@ -1,0 +1,107 @@
+import { along, type Vec3 } from '$core/scene/vector';
+import type { Figure, Ground, Placement } from './scene';
+import { ANIMAL_EYE_MM } from './sculpt/animal';
+import { SITTING_EYE_MM, STANDING_EYE_MM, type Pose } from './sculpt/body';
+import type { Detail } from './sculpt/face';
+import type { PartName } from './sculpt/parts';
+import type { Look } from './looks';
+
+/** Puts a figure together: which parts, where, and how large. */
+
+export interface PlacedPart {
+	readonly name: PartName;
+	/** A 4 by 4 matrix by columns: from millimetres of the part to the camera's metres. */
+	readonly matrix: readonly number[];
+}
+
+/** Above this many pixels for a head it is made fine, below that many coarse. */
+const FINE_PX = 150;
+const COARSE_PX = 64;
+const HEAD_M = 0.23;
+
+/** How finely a figure is made for a picture. */
+export function detailFor(figure: Figure, pxPerMAtOneM: number): Detail {
+	const px = (HEAD_M * figure.size * pxPerMAtOneM) / Math.max(figure.head.origin.z, 0.05);
+	if (px > FINE_PX) return 'fine';
+	return px < COARSE_PX ? 'coarse' : 'middle';
+}
+
+/** The parts of a figure. */
+export function partsOf(figure: Figure, look: Look, detail: Detail, ground: Ground): PlacedPart[] {
+	const { build, head, size } = figure;
+	if (build === 'cat' || build === 'dog') return animalParts(figure, build, detail, ground);
+	const age = build === 'adult' ? 'adult' : 'child';
+	const onHead = (name: PartName): PlacedPart => ({ name, matrix: placed(head, size) });
+	return [
+		onHead(`head ${age} ${detail}`),
+		onHead(`hair ${look.hair} ${detail}`),
+		...(look.hasGlasses && detail !== 'coarse' ? [onHead(`glasses ${detail}`)] : []),
+		...bodyParts(figure, look, ground, detail)
+	];
+}
+
+/** Size of a body over an adult's for the same eye height: children are slighter than their heads. */
+const BODY_SIZE = { adult: [0.94, 1.06], child: [0.55, 0.85], infant: [0.42, 0.46] } as const;
+/** Heights are taken in steps, so that figures of nearly one height share a body, mm. */
+const HEIGHT_STEP_MM = 25;
+
+function bodyParts(figure: Figure, look: Look, ground: Ground, detail: Detail): PlacedPart[] {
+	const { build, eyeHeightM, body } = figure;
+	const [least, most] = BODY_SIZE[build as keyof typeof BODY_SIZE];
+	const size = Math.min(most, Math.max(least, (eyeHeightM * 1000) / STANDING_EYE_MM));
+	const heightMm = (eyeHeightM * 1000) / size;
+	const pose = poseOf(figure, heightMm);
+	const stepMm = pose === 'standing' ? Math.max(0, heightMm - STANDING_EYE_MM * 1.12) : 0;
+	const floorMm = Math.round((heightMm - stepMm) / HEIGHT_STEP_MM) * HEIGHT_STEP_MM;
+	const downMm = pose === 'carried' ? 0 : floorMm;
+	const name: PartName = `body ${look.outfit} ${pose} ${downMm} ${detail}`;
+	const parts: PlacedPart[] = [{ name, matrix: placed(body, size) }];
+	if (stepMm > 0) parts.push(step(body.origin, ground, eyeHeightM, (stepMm * size) / 1000));
+	return parts;
+}
+
+function poseOf({ build }: Figure, heightMm: number): Pose {
+	if (build === 'infant' && heightMm > STANDING_EYE_MM * 1.15) return 'carried';
+	if (heightMm > (STANDING_EYE_MM + SITTING_EYE_MM) / 2) return 'standing';
+	return heightMm > SITTING_EYE_MM * 0.8 ? 'sitting' : 'carried';
+}
+
+function animalParts(
+	figure: Figure,
+	animal: 'cat' | 'dog',
+	detail: Detail,
+	ground: Ground
+): PlacedPart[] {
+	const { head, body, eyeHeightM } = figure;
+	const natural = ANIMAL_EYE_MM[animal] / 1000;
+	const size = Math.min(1.2, Math.max(0.8, eyeHeightM / natural));
+	const stepM = eyeHeightM - natural * size;
+	return [
+		{ name: `${animal} head ${detail}`, matrix: placed(head, 1) },
+		{ name: `${animal} body ${detail}`, matrix: placed(body, size) },
+		...(stepM > 0.02 ? [step(body.origin, ground, eyeHeightM, stepM)] : [])
+	];
+}
+
+/** A step of stone under somebody's feet, its sides along the world's. */
+function step(origin: Vec3, ground: Ground, eyeHeightM: number, heightM: number): PlacedPart {
+	const below = along(origin, ground.up, heightM - eyeHeightM);
+	const { right, up, away } = ground;
+	const matrix = [
+		...column(right, 0.00068),
+		...column(up, heightM / 1000),
+		...column(away, -0.0006),
+		below.x,
+		below.y,
+		below.z,
+		1
+	];
+	return { name: 'block', matrix };
+}
+
+const column = ({ x, y, z }: Vec3, k: number) => [x * k, y * k, z * k, 0];
+
+function placed({ origin, left, up, out }: Placement, size: number): number[] {
+	const k = size / 1000;
+	return [...column(left, k), ...column(up, k), ...column(out, k), origin.x, origin.y, origin.z, 1];
+}

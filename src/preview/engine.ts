@@ -1,0 +1,186 @@
+import type { LensSetting, PreviewScene, Window } from './scene';
+import type { Picture, Subject } from './render/picture';
+import { Studio } from './render/studio';
+import { MOST_SAMPLES } from './lens/aperture';
+
+/** A view that is wanted: which scene, through which lens, how large. */
+export interface View extends Omit<Subject, 'scene'> {
+	/** Names the view from one wish to the next. */
+	readonly key: string;
+	/** Number of the scene in the order. */
+	readonly scene: number;
+	readonly setting: LensSetting;
+	readonly window: Window;
+}
+
+/** Everything that is wanted at a time, the most urgent view first. */
+export interface Order {
+	readonly scenes: readonly PreviewScene[];
+	readonly views: readonly View[];
+	/** Which state of the shot this belongs to. */
+	readonly revision: number;
+}
+
+/** A picture of a view, as far as it has come. */
+export interface Delivery {
+	readonly key: string;
+	readonly revision: number;
+	readonly bitmap: ImageBitmap;
+	readonly samples: number;
+	readonly isSettled: boolean;
+}
+
+/** How the engine's canvas hands out what it shows. */
+export type Grab = () => ImageBitmap | Promise<ImageBitmap>;
+
+/** Samples after which a picture may stand; a fast graphics card goes on from there. */
+export const SETTLED_SAMPLES = 64;
+/** A first picture takes as many samples as fit into this, ms, but not more than these. */
+const FIRST_MS = 40;
+const FIRST_SAMPLES = 8;
+/** Work between two looks at what is wanted now, ms. */
+const SLICE_MS = 30;
+/** Faster than this for a sample, ms, is worth refining beyond the settled picture. */
+const FAST_MS = 6;
+
+interface Work {
+	readonly view: View;
+	readonly signature: string;
+	revision: number;
+	subject: Subject;
+	picture: Picture | null;
+	/** Samples of the picture that was delivered last; 0 before the first. */
+	delivered: number;
+	/** Measured time of a sample, ms. */
+	sampleMs: number;
+}
+
+/**
+ * Draws whatever is wanted, a slice at a time: each view quickly first, then all of them better and
+ * better. A new order replaces the one before; what stays the same goes on.
+ */
+export class Engine {
+	#studio: Studio;
+	readonly #grab: Grab;
+	readonly #deliver: (delivery: Delivery) => void;
+	#works: Work[] = [];
+	/** The one a slice is at work on. */
+	#current: Work | null = null;
+	#isPaused = false;
+	#isWorking = false;
+
+	constructor(
+		canvas: HTMLCanvasElement | OffscreenCanvas,
+		grab: Grab,
+		deliver: (delivery: Delivery) => void
+	) {
+		this.#studio = new Studio(canvas);
+		this.#grab = grab;
+		this.#deliver = deliver;
+		canvas.addEventListener('webglcontextlost', (event) => {
+			event.preventDefault();
+			this.#isPaused = true;
+		});
+		canvas.addEventListener('webglcontextrestored', () => {
+			this.#studio = new Studio(canvas);
+			this.#works = this.#works.map((work) => ({ ...work, picture: null, delivered: 0 }));
+			this.pause(false);
+		});
+	}
+
+	/** Takes a new order. */
+	order({ scenes, views, revision }: Order): void {
+		const texts = scenes.map((scene) => JSON.stringify(scene));
+		const before = new Map(this.#works.map((work) => [work.view.key, work]));
+		this.#works = views.map((view) => {
+			const { key, scene, ...rest } = view;
+			const signature = `${JSON.stringify(rest)} ${texts[scene]}`;
+			const known = before.get(key);
+			if (known?.signature === signature) {
+				before.delete(key);
+				known.revision = revision;
+				return known;
+			}
+			const subject = { ...rest, scene: scenes[scene] as PreviewScene };
+			const sampleMs = known?.sampleMs ?? Infinity;
+			return { view, signature, revision, subject, picture: null, delivered: 0, sampleMs };
+		});
+		for (const work of before.values()) {
+			if (work !== this.#current) work.picture?.dispose();
+		}
+		void this.#run();
+	}
+
+	/** Stops for as long as nobody is looking. */
+	pause(isPaused: boolean): void {
+		this.#isPaused = isPaused;
+		void this.#run();
+	}
+
+	async #run(): Promise<void> {
+		if (this.#isWorking) return;
+		this.#isWorking = true;
+		try {
+			for (let work = this.#next(); work; work = this.#next()) {
+				this.#current = work;
+				await this.#slice(work);
+				if (!this.#works.includes(work)) work.picture?.dispose();
+			}
+		} finally {
+			this.#current = null;
+			this.#isWorking = false;
+		}
+	}
+
+	/** Views without a picture first, in their order; then the one that has come least far. */
+	#next(): Work | undefined {
+		if (this.#isPaused) return undefined;
+		const first = this.#works.find(({ delivered }) => delivered === 0);
+		if (first) return first;
+		return this.#works
+			.filter((work) => work.delivered < goalOf(work))
+			.sort((a, b) => a.delivered - b.delivered)[0];
+	}
+
+	async #slice(work: Work): Promise<void> {
+		const isFirst = work.delivered === 0;
+		if (work.picture?.isRough) {
+			work.picture.dispose();
+			work.picture = null;
+		}
+		work.picture ??= this.#studio.begin(work.subject, isFirst);
+		const { picture } = work;
+		const startedAt = performance.now();
+		const startCount = picture.count;
+		const goal = isFirst ? FIRST_SAMPLES : goalOf(work);
+		const limitMs = isFirst ? FIRST_MS : SLICE_MS;
+		let spentMs = 0;
+		do {
+			// as many at once as the last ones let expect
+			const fit = Math.floor((limitMs - spentMs) / work.sampleMs);
+			const batch = Math.max(1, Math.min(goal - picture.count, fit));
+			for (let i = 0; i < batch; i++) picture.addSample();
+			await this.#studio.finish();
+			spentMs = performance.now() - startedAt;
+			work.sampleMs = spentMs / (picture.count - startCount);
+		} while (spentMs + work.sampleMs < limitMs && picture.count < goal);
+
+		// a picture that was overtaken meanwhile is gone, but a first one is still worth seeing
+		const isWanted = this.#works.includes(work);
+		const isBetter = picture.count >= Math.min(goal, 2 * work.delivered);
+		if (isFirst || (isWanted && isBetter)) await this.#hand(work, picture);
+	}
+
+	async #hand(work: Work, picture: Picture): Promise<void> {
+		picture.develop();
+		const bitmap = await this.#grab();
+		const { key } = work.view;
+		const isSettled = !picture.isRough && picture.count >= SETTLED_SAMPLES;
+		// a rough one counts as just begun, so that the fine one follows
+		work.delivered = picture.isRough ? 1 : picture.count;
+		this.#deliver({ key, revision: work.revision, bitmap, samples: picture.count, isSettled });
+	}
+}
+
+const goalOf = ({ sampleMs }: Work): number =>
+	sampleMs < FAST_MS ? MOST_SAMPLES : SETTLED_SAMPLES;

@@ -1,0 +1,203 @@
+import {
+	DataTexture,
+	FloatType,
+	NearestFilter,
+	RedFormat,
+	RGBAFormat,
+	Vector3,
+	Vector4,
+	WebGLRenderTarget,
+	type Texture,
+	type WebGLRenderer
+} from 'three';
+import { KEPT_GLSL } from '../lens/glsl';
+import { airyKernel, NO_BLUR, type Kernel } from '../lens/airy';
+import { roomShare } from '../scene';
+import type { LampSplats } from './lampSplats';
+import { Pass } from './pass';
+import type { Subject } from './picture';
+
+/** Adds samples up, puts the background behind them and makes light into a picture for a screen. */
+
+/** The light of a pixel: the mean of the samples over the background, and the lamps. */
+const LIGHT = /* glsl */ `
+precision highp sampler2D;
+uniform sampler2D uSum;
+uniform float uPerSample;
+uniform sampler2D uLamps;
+uniform bool uHasLamps;
+uniform vec4 uWindow;     // middle and half sides of the window, mm
+uniform float uImageMm;
+uniform vec3 uUp;
+uniform float uRoom;
+
+/** Behind everything: haze at the horizon, a high pale sky. */
+vec3 background() {
+	vec3 ray = vec3(uWindow.xy + vAt * uWindow.zw, uImageMm);
+	float height = clamp(dot(ray, uUp) * inversesqrt(dot(ray, ray)) / 0.75, 0.0, 1.0);
+	return mix(vec3(0.56, 0.545, 0.51), vec3(0.4, 0.455, 0.52), height * height * (3.0 - 2.0 * height)) * uRoom;
+}
+
+vec3 light(ivec2 at, vec3 behind) {
+	vec4 mean = texelFetch(uSum, at, 0) * uPerSample;
+	vec3 found = mean.rgb + max(0.0, 1.0 - mean.a) * behind;
+	return uHasLamps ? found + texelFetch(uLamps, at, 0).rgb : found;
+}
+`;
+
+/** Spreads by a kernel, rolls off what is brighter than white, and encodes for screens. */
+const DEVELOP = /* glsl */ `
+${LIGHT}
+uniform sampler2D uKernel;
+uniform int uRadius;
+
+/** sRGB by roots, within 0.002 of the exact curve; its straight foot as it is (IEC 61966-2-1). */
+vec3 encode(vec3 light) {
+	vec3 half_ = sqrt(light);
+	vec3 quarter = sqrt(half_);
+	vec3 curve = 0.585122381 * half_ + 0.783140355 * quarter - 0.368262736 * sqrt(quarter);
+	return mix(curve, light * 12.92, step(light, vec3(0.0031308)));
+}
+
+void main() {
+	vec3 behind = background();
+	ivec2 at = ivec2(gl_FragCoord.xy);
+	vec3 found = vec3(0.0);
+	if (uRadius == 0) {
+		found = light(at, behind);
+	} else {
+		ivec2 last = textureSize(uSum, 0) - 1;
+		for (int row = -uRadius; row <= uRadius; row++) {
+			for (int column = -uRadius; column <= uRadius; column++) {
+				float weight = texelFetch(uKernel, ivec2(column, row) + uRadius, 0).r;
+				found += weight * light(clamp(at + ivec2(column, row), ivec2(0), last), behind);
+			}
+		}
+	}
+	vec3 over = max(vec3(0.0), (found - 0.75) * 4.0);
+	found = min(found, 0.75) + 0.25 * over / (1.0 + over);
+	colour = vec4(encode(found), 1.0);
+}
+`;
+
+const EXPOSE = /* glsl */ `
+${LIGHT}
+void main() { colour = vec4(light(ivec2(gl_FragCoord.xy), background()), 1.0); }
+`;
+
+const ADD = /* glsl */ `
+uniform sampler2D uSample;
+${KEPT_GLSL}
+void main() { colour = recalled(texelFetch(uSample, ivec2(gl_FragCoord.xy), 0)); }
+`;
+
+export class Darkroom {
+	/** Whether 32-bit sums can be added to; else they are kept in 16. */
+	readonly canAddFloats: boolean;
+	readonly #renderer: WebGLRenderer;
+	readonly #add = new Pass(ADD, { uSample: { value: null as Texture | null } }, true);
+	readonly #uniforms = {
+		uSum: { value: null as Texture | null },
+		uPerSample: { value: 1 },
+		uLamps: { value: null as Texture | null },
+		uHasLamps: { value: false },
+		uWindow: { value: new Vector4() },
+		uImageMm: { value: 1 },
+		uUp: { value: new Vector3() },
+		uRoom: { value: 1 },
+		uKernel: { value: null as Texture | null },
+		uRadius: { value: 0 }
+	};
+	readonly #develop = new Pass(DEVELOP, this.#uniforms);
+	readonly #expose = new Pass(EXPOSE, this.#uniforms);
+	#lamps = floatTarget(1, 1);
+
+	constructor(renderer: WebGLRenderer) {
+		this.#renderer = renderer;
+		this.canAddFloats = renderer.getContext().getExtension('EXT_float_blend') !== null;
+	}
+
+	add(sample: WebGLRenderTarget, sum: WebGLRenderTarget): void {
+		this.#add.uniforms.uSample.value = sample.texture;
+		this.#add.run(this.#renderer, sum);
+	}
+
+	/** Shows the picture on the canvas. */
+	develop(subject: Subject, exposure: Exposure): void {
+		const { setting, window, widthPx, heightPx } = subject;
+		this.#prepare(subject, exposure);
+		const kernel = subject.showsDiffraction
+			? airyKernel(setting, window.widthMm / widthPx)
+			: NO_BLUR;
+		const texture = kernelTexture(kernel);
+		this.#uniforms.uKernel.value = texture;
+		this.#uniforms.uRadius.value = kernel.radius;
+		const { canvas } = this.#renderer.getContext();
+		if (canvas.width !== widthPx || canvas.height !== heightPx) {
+			this.#renderer.setSize(widthPx, heightPx, false);
+		}
+		this.#develop.run(this.#renderer, null);
+		texture.dispose();
+	}
+
+	/** The picture in linear light, before it is spread and encoded: four numbers a pixel, rows from below. */
+	linear(subject: Subject, exposure: Exposure): Float32Array {
+		const { widthPx, heightPx } = subject;
+		this.#prepare(subject, exposure);
+		const target = floatTarget(widthPx, heightPx);
+		this.#expose.run(this.#renderer, target);
+		const pixels = new Float32Array(widthPx * heightPx * 4);
+		this.#renderer.readRenderTargetPixels(target, 0, 0, widthPx, heightPx, pixels);
+		target.dispose();
+		return pixels;
+	}
+
+	#prepare(
+		{ scene, setting, window, widthPx, heightPx }: Subject,
+		{ sum, samples, lamps }: Exposure
+	) {
+		const { uSum, uPerSample, uLamps, uHasLamps, uWindow, uImageMm, uUp, uRoom } = this.#uniforms;
+		uSum.value = sum.texture;
+		uPerSample.value = 1 / Math.max(1, samples);
+		uWindow.value.set(window.x, window.y, window.widthMm / 2, window.heightMm / 2);
+		uImageMm.value = setting.focus.imageDistanceMm;
+		uUp.value.copy(scene.ground.up as Vector3);
+		uRoom.value = roomShare(scene.light, setting.fNumber);
+		uHasLamps.value = lamps !== null;
+		if (!lamps) return;
+		if (this.#lamps.width !== widthPx || this.#lamps.height !== heightPx) {
+			this.#lamps.dispose();
+			this.#lamps = floatTarget(widthPx, heightPx);
+		}
+		this.#renderer.setRenderTarget(this.#lamps);
+		this.#renderer.clear();
+		lamps.paint(this.#renderer, this.#lamps, samples);
+		uLamps.value = this.#lamps.texture;
+	}
+}
+
+/** What was gathered of a picture so far. */
+export interface Exposure {
+	readonly sum: WebGLRenderTarget;
+	readonly samples: number;
+	readonly lamps: LampSplats | null;
+}
+
+function floatTarget(widthPx: number, heightPx: number): WebGLRenderTarget {
+	return new WebGLRenderTarget(widthPx, heightPx, {
+		format: RGBAFormat,
+		type: FloatType,
+		minFilter: NearestFilter,
+		magFilter: NearestFilter,
+		depthBuffer: false
+	});
+}
+
+function kernelTexture({ radius, weights }: Kernel): DataTexture {
+	const side = 2 * radius + 1;
+	const texture = new DataTexture(weights, side, side, RedFormat, FloatType);
+	texture.minFilter = NearestFilter;
+	texture.magFilter = NearestFilter;
+	texture.needsUpdate = true;
+	return texture;
+}

@@ -1,0 +1,104 @@
+import { Scene, type IUniform, type Material } from 'three';
+import { detailFor, partsOf } from '../assemble';
+import { pupilRadiusM } from '../lens/lensUniforms';
+import { lookOf, paletteOf } from '../looks';
+import type { LensSetting, PreviewScene, Window } from '../scene';
+import type { PartStore } from '../sculpt/store';
+import { floorMesh, shadowMesh } from '../things/floor';
+import { lampsOf, type Lamp } from '../things/lamps';
+import { heldObject } from '../things/object';
+import { panelMesh } from '../things/panel';
+import { bake, type Placed } from './bake';
+import { figureMeshes } from './figureMeshes';
+import { lightingOf } from './lighting';
+import type { Painter } from './painter';
+import { reaches } from './reach';
+
+/** A scene as three draws it for one view: what cannot be in the view is left out. */
+export interface World {
+	readonly root: Scene;
+	readonly lamps: readonly Lamp[];
+	/** Whether something is coarser than it should be. */
+	readonly isRough: boolean;
+	dispose(): void;
+}
+
+/** What is made once and used in every picture. */
+export interface Workshop {
+	readonly parts: PartStore;
+	readonly painter: Painter;
+}
+
+/**
+ * Builds what a view shows.
+ *
+ * @param uniforms those of its lens
+ * @param inHaste  takes coarse parts where fine ones would have to be sculpted first
+ */
+export function buildWorld(
+	scene: PreviewScene,
+	setting: LensSetting,
+	window: Window,
+	widthPx: number,
+	{ parts, painter }: Workshop,
+	uniforms: Record<string, IUniform>,
+	inHaste: boolean
+): World {
+	const { figures, things, ground } = scene;
+	const lighting = lightingOf(scene, setting);
+	const pxPerMAtOneM = (setting.focus.imageDistanceMm * widthPx) / window.widthMm;
+	// nearer ones first: they spare the work on what they cover
+	const seen = figures
+		.filter((figure) => reaches(figure, setting, window))
+		.sort((a, b) => a.head.origin.z - b.head.origin.z);
+	let isRough = false;
+	const figureParts = seen.flatMap((figure): Placed[] => {
+		const look = lookOf(figure.id, figure.build);
+		const palette = paletteOf(look);
+		const wanted = partsOf(figure, look, detailFor(figure, pxPerMAtOneM), ground);
+		const isReady = !inHaste || wanted.every(({ name }) => parts.has(name));
+		if (!isReady) isRough = true;
+		const used = isReady ? wanted : partsOf(figure, look, 'coarse', ground);
+		return used.map(({ name, matrix }) => ({ part: parts.of(name), matrix, palette }));
+	});
+	const held = things
+		.filter(({ look }) => look === 'object')
+		.flatMap((thing): Placed[] => {
+			const { colours, name, matrix } = heldObject(thing);
+			return [{ part: parts.of(name), matrix, palette: paletteOf({ colours }) }];
+		});
+	const panels = things.flatMap(
+		(thing) => panelMesh(thing, setting, window, widthPx, lighting, uniforms, painter) ?? []
+	);
+	const meshes = [
+		...figureMeshes(
+			bake([...figureParts, ...held], lighting, pupilRadiusM(setting)),
+			lighting,
+			uniforms
+		),
+		...panels.map(({ mesh }) => mesh),
+		floorMesh(scene, setting.focus.fieldBend, lighting, uniforms),
+		...(seen.length > 0 ? [shadowMesh(seen, ground, uniforms)] : [])
+	];
+	const root = new Scene();
+	// in this order: what lies behind is drawn last, where it is still to be seen
+	root.add(...meshes);
+	for (const mesh of meshes) mesh.frustumCulled = false;
+	return {
+		root,
+		isRough,
+		lamps: things.flatMap(lampsOf).map((lamp) => dimmed(lamp, lighting.room)),
+		dispose() {
+			for (const { geometry, material } of meshes) {
+				geometry.dispose();
+				(material as Material).dispose();
+			}
+			for (const { painting } of panels) painting.dispose();
+		}
+	};
+}
+
+const dimmed = (lamp: Lamp, share: number): Lamp => ({
+	...lamp,
+	power: [lamp.power[0] * share, lamp.power[1] * share, lamp.power[2] * share]
+});

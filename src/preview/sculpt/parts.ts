@@ -1,0 +1,66 @@
+import { HEADS } from '$core/anatomy/builds';
+import type { Build } from '$core/format/shot';
+import { addAnimalBody, addAnimalHead } from './animal';
+import { addBlock, addBody, OUTFITS, type Pose } from './body';
+import { Clay } from './clay';
+import { addBrows, addEyes, HUMAN_EYE } from './eye';
+import { addFace, faceShape, type Detail } from './face';
+import { addEars, addGlasses, addHair, type HairStyle } from './hair';
+import { addObject, type ObjectForm } from './objects';
+
+/** The parts of figures, each named so that those who share one are drawn together. */
+export type PartName =
+	| `head ${'adult' | 'child'} ${Detail}`
+	| `hair ${HairStyle} ${Detail}`
+	| `glasses ${Detail}`
+	| `body ${(typeof OUTFITS)[number]} ${Pose} ${number} ${Detail}`
+	| `${'cat' | 'dog'} ${'head' | 'body'} ${Detail}`
+	| `object ${ObjectForm} ${number}`
+	| 'block';
+
+/** Younger eyes are larger in their face. */
+const CHILD_EYE = { ...HUMAN_EYE, irisMm: 6.9, open: [27, 24, 56] as const };
+
+/** Sculpts a part; heavy for a fine head, so keep what it returns. */
+export function sculpt(name: PartName): Clay {
+	const clay = new Clay();
+	const [kind, ...rest] = name.split(' ') as [string, ...string[]];
+	const detail = rest.at(-1) as Detail;
+	const adult = HEADS.adult;
+	switch (kind) {
+		case 'head': {
+			const face = faceShape(adult);
+			addFace(clay, adult, detail);
+			addEyes(
+				clay,
+				{ ...(rest[0] === 'child' ? CHILD_EYE : HUMAN_EYE), eye: adult.eye },
+				face,
+				detail
+			);
+			addBrows(clay, face, detail);
+			addEars(clay, adult, detail);
+			break;
+		}
+		case 'hair':
+			addHair(clay, adult, rest[0] as HairStyle, detail);
+			break;
+		case 'glasses':
+			addGlasses(clay, adult.eye, adult.ear, detail);
+			break;
+		case 'body':
+			addBody(clay, rest[0] as (typeof OUTFITS)[number], rest[1] as Pose, Number(rest[2]), detail);
+			break;
+		case 'cat':
+		case 'dog':
+			if (rest[0] === 'head') addAnimalHead(clay, kind, HEADS[kind as Build], detail);
+			else addAnimalBody(clay, kind, detail);
+			break;
+		case 'object':
+			addObject(clay, rest[0] as ObjectForm, Number(rest[1]));
+			break;
+		case 'block':
+			addBlock(clay, [-500, -1000, -500], [500, 0, 500]);
+			break;
+	}
+	return clay;
+}

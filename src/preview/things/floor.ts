@@ -1,0 +1,234 @@
+import {
+	BufferAttribute,
+	BufferGeometry,
+	DataTexture,
+	DoubleSide,
+	GLSL3,
+	InstancedBufferAttribute,
+	InstancedBufferGeometry,
+	NearestFilter,
+	NearestMipmapNearestFilter,
+	Mesh,
+	RawShaderMaterial,
+	RedFormat,
+	RepeatWrapping,
+	UnsignedByteType,
+	type IUniform
+} from 'three';
+import { along, type Vec3 } from '$core/scene/vector';
+import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
+import { lightOn, type Lighting } from '../render/lighting';
+import type { Figure, Ground, PreviewScene } from '../scene';
+
+/** The ground in slabs, so that distance reads, and the soft shadows that tie feet to it. */
+
+/** Side of the square of slabs that repeats, m, and its pixels. */
+const SLABS_M = 3.6;
+const SLABS_PX = 512;
+const SLAB_M = [0.9, 0.6] as const;
+const JOINT_M = 0.012;
+
+const FLOOR_VERTEX = /* glsl */ `
+precision highp float;
+in vec3 position;
+in vec2 place;
+${LENS_GLSL}
+out vec2 vPlace;
+out vec3 vPoint;
+void main() {
+	vPlace = place;
+	vPoint = position;
+	gl_Position = throughLens(position);
+}
+`;
+
+const FLOOR_FRAGMENT = /* glsl */ `
+precision highp float;
+in vec2 vPlace;
+in vec3 vPoint;
+uniform sampler2D uSlabs;
+uniform vec3 uLight;       // of the room, on level ground
+uniform vec3 uFlash;
+uniform vec3 uUp;
+${KEEP_GLSL}
+out vec4 colour;
+
+void main() {
+	float shade = 2.0 * texture(uSlabs, vPlace / ${SLABS_M.toFixed(1)}).r;
+	float far2 = dot(vPoint, vPoint);
+	vec3 light = uLight;
+#ifdef FLASH
+	light += uFlash * max(0.0, -dot(uUp, vPoint)) * inversesqrt(far2) / far2;
+#endif
+	// what is far fades into the background: it covers less
+	float near = min(1.0, 1200.0 / (1100.0 + far2));
+	colour = kept(vec3(0.36, 0.335, 0.3) * shade * light * near, near);
+}
+`;
+
+/** How bright each place of the slabs is, over twice the mean. */
+function slabsTexture(): DataTexture {
+	const data = new Uint8Array(SLABS_PX * SLABS_PX);
+	const perRow = Math.round(SLABS_M / SLAB_M[0]);
+	for (let row = 0; row < SLABS_PX; row++) {
+		const y = (row / SLABS_PX) * SLABS_M;
+		const course = Math.floor(y / SLAB_M[1]);
+		const fromJointY = Math.min(y % SLAB_M[1], SLAB_M[1] - (y % SLAB_M[1]));
+		for (let column = 0; column < SLABS_PX; column++) {
+			const x = (column / SLABS_PX) * SLABS_M + (course % 2) * 0.5 * SLAB_M[0];
+			const slab = Math.floor(x / SLAB_M[0]) % perRow;
+			const fromJoint = Math.min(fromJointY, x % SLAB_M[0], SLAB_M[0] - (x % SLAB_M[0]));
+			const tone = 0.92 + 0.16 * ((((slab * 7 + course * 13) * 29) % 17) / 16);
+			data[row * SLABS_PX + column] = 127 * tone * (fromJoint < JOINT_M ? 0.66 : 1);
+		}
+	}
+	const texture = new DataTexture(data, SLABS_PX, SLABS_PX, RedFormat, UnsignedByteType);
+	texture.wrapS = texture.wrapT = RepeatWrapping;
+	texture.magFilter = NearestFilter;
+	texture.minFilter = NearestMipmapNearestFilter;
+	texture.generateMipmaps = true;
+	texture.needsUpdate = true;
+	return texture;
+}
+
+/** Made once: it is the same in every picture. */
+let slabs: DataTexture | null = null;
+
+/** How far the floor goes, m. */
+const FAR_M = 320;
+/** Lines of the floor's net where a bent surface of focus moves its vertices, m from the foot. */
+const RINGS = [0, 0.5, 1, 1.5, 2, 3, 4, 5, 6.5, 8, 10, 13, 17, 22, 30, 45, 80, FAR_M];
+const RAYS = 32;
+
+export function floorMesh(
+	{ ground }: PreviewScene,
+	fieldBend: number,
+	lighting: Lighting,
+	uniforms: Record<string, IUniform>
+): Mesh {
+	slabs ??= slabsTexture();
+	const room = { ...lighting, flashAt1M: [0, 0, 0] as const };
+	const light = lightOn(room, ground.up, ground.origin, 0.85, 0);
+	const material = new RawShaderMaterial({
+		glslVersion: GLSL3,
+		vertexShader: FLOOR_VERTEX,
+		fragmentShader: FLOOR_FRAGMENT,
+		defines: lighting.flashAt1M[0] > 0 ? { FLASH: 1 } : {},
+		side: DoubleSide,
+		uniforms: {
+			...uniforms,
+			uSlabs: { value: slabs },
+			uLight: { value: light },
+			uFlash: { value: lighting.flashAt1M },
+			uUp: { value: ground.up }
+		}
+	});
+	return new Mesh(fieldBend === 0 ? flatFloor(ground) : nettedFloor(ground), material);
+}
+
+function flatFloor(ground: Ground): BufferGeometry {
+	const corners = [
+		[-FAR_M, -FAR_M],
+		[FAR_M, -FAR_M],
+		[FAR_M, FAR_M],
+		[-FAR_M, FAR_M]
+	] as const;
+	return floorGeometry(ground, corners, [0, 1, 2, 0, 2, 3]);
+}
+
+function nettedFloor(ground: Ground): BufferGeometry {
+	const places: [number, number][] = [];
+	const indices: number[] = [];
+	RINGS.forEach((radius, ring) => {
+		for (let ray = 0; ray <= RAYS; ray++) {
+			const angle = (2 * Math.PI * ray) / RAYS;
+			places.push([radius * Math.sin(angle), radius * Math.cos(angle)]);
+			if (ring === 0 || ray === RAYS) continue;
+			const here = ring * (RAYS + 1) + ray;
+			const within = here - RAYS - 1;
+			indices.push(here, here + 1, within, here + 1, within + 1, within);
+		}
+	});
+	return floorGeometry(ground, places, indices);
+}
+
+function floorGeometry(
+	ground: Ground,
+	places: readonly (readonly [number, number])[],
+	indices: number[]
+): BufferGeometry {
+	const positions = places.flatMap(([x, z]) => {
+		const { x: px, y: py, z: pz } = onGround(ground, x, z);
+		return [px, py, pz];
+	});
+	const geometry = new BufferGeometry();
+	geometry.setAttribute('position', new BufferAttribute(new Float32Array(positions), 3));
+	geometry.setAttribute('place', new BufferAttribute(new Float32Array(places.flat()), 2));
+	geometry.setIndex(indices);
+	return geometry;
+}
+
+function onGround({ origin, right, away }: Ground, x: number, z: number): Vec3 {
+	return along(along(origin, right, x), away, z);
+}
+
+const SHADOW_VERTEX = /* glsl */ `
+precision highp float;
+in vec3 position;
+in vec3 foot;
+uniform vec3 uRight;
+uniform vec3 uUp;
+uniform vec3 uAway;
+${LENS_GLSL}
+out vec2 vOff;
+void main() {
+	vOff = position.xy;
+	vec3 p = foot + uRight * position.x * 0.62 + uAway * position.y * 0.5 + uUp * 0.004;
+	gl_Position = throughLens(p);
+}
+`;
+
+const SHADOW_FRAGMENT = /* glsl */ `
+precision highp float;
+in vec2 vOff;
+out vec4 colour;
+void main() {
+	// taken from the root of the light, so it counts twice
+	float dark = max(0.0, 1.0 - dot(vOff, vOff));
+	colour = vec4(0.0, 0.0, 0.0, 0.3 * dark * dark);
+}
+`;
+
+/** Soft shadows on the ground under figures. */
+export function shadowMesh(
+	figures: readonly Figure[],
+	ground: Ground,
+	uniforms: Record<string, IUniform>
+): Mesh {
+	const feet = figures.flatMap(({ body, eyeHeightM }) => {
+		// the body stands somewhat behind the eyes
+		const foot = along(along(body.origin, ground.up, -eyeHeightM), body.out, -0.09);
+		return [foot.x, foot.y, foot.z];
+	});
+	const geometry = new InstancedBufferGeometry();
+	const corners = new Float32Array([-1, -1, 0, 1, -1, 0, 1, 1, 0, -1, 1, 0]);
+	geometry.setAttribute('position', new BufferAttribute(corners, 3));
+	geometry.setAttribute('foot', new InstancedBufferAttribute(new Float32Array(feet), 3));
+	geometry.setIndex([0, 1, 2, 0, 2, 3]);
+	geometry.instanceCount = figures.length;
+	const material = new RawShaderMaterial({
+		glslVersion: GLSL3,
+		vertexShader: SHADOW_VERTEX,
+		fragmentShader: SHADOW_FRAGMENT,
+		side: DoubleSide,
+		transparent: true,
+		depthWrite: false,
+		uniforms: {
+			...uniforms,
+			uRight: { value: ground.right },
+			uUp: { value: ground.up },
+			uAway: { value: ground.away }
+		}
+	});
+	return new Mesh(geometry, material);
+}

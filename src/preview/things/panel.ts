@@ -1,0 +1,117 @@
+import {
+	BufferAttribute,
+	DoubleSide,
+	GLSL3,
+	Mesh,
+	PlaneGeometry,
+	RawShaderMaterial,
+	type IUniform,
+	type WebGLRenderTarget
+} from 'three';
+import { KEEP_GLSL, KEPT_GLSL, LENS_GLSL } from '../lens/glsl';
+import { pupilRadiusM } from '../lens/lensUniforms';
+import type { Lighting } from '../render/lighting';
+import type { LensSetting, PreviewThing, Window } from '../scene';
+import type { Painter } from '../render/painter';
+import { paintPanel, type Patch } from './panelPaint';
+
+/** Things that are a rectangle parallel to the sensor: one picture of their pattern, seen through the lens. */
+
+const VERTEX = /* glsl */ `
+precision highp float;
+in vec3 position;
+in vec2 uv;
+${LENS_GLSL}
+out vec2 vUv;
+void main() {
+	vUv = uv;
+	gl_Position = throughLens(position);
+}
+`;
+
+/** What is covered in part is kept in as large a share of the views through the lens. */
+const SIEVE = /* glsl */ `
+	float draw = fract(dot(gl_FragCoord.xy, vec2(0.75487767, 0.56984029)) + dot(uPupil, vec2(7919.0, 15473.0)));
+	if (paint.a < 0.998 && paint.a <= draw) discard;`;
+
+const FRAGMENT = (isWhole: boolean) => /* glsl */ `
+precision highp float;
+in vec2 vUv;
+uniform sampler2D uPainting;
+uniform vec2 uPupil;
+${KEEP_GLSL}
+${KEPT_GLSL}
+out vec4 colour;
+void main() {
+	vec4 paint = texture(uPainting, vUv);
+	${isWhole ? '' : SIEVE}
+	colour = kept(recalled(paint).rgb, 1.0);
+}
+`;
+
+/** A bent surface of focus moves vertices, so a panel needs some then. */
+const BENT_PARTS = 24;
+/** Share of the window drawn beyond its edges. */
+const MARGIN = 1.1;
+const MOST_PX = 2048;
+
+/** The panel of a thing and its painting; null for looks that are no panel, or out of the window. */
+export function panelMesh(
+	thing: PreviewThing,
+	setting: LensSetting,
+	window: Window,
+	widthPx: number,
+	lighting: Lighting,
+	uniforms: Record<string, IUniform>,
+	painter: Painter
+): { readonly mesh: Mesh; readonly painting: WebGLRenderTarget } | null {
+	const { look, centre } = thing;
+	if (look === 'lights' || look === 'object') return null;
+	const patch = patchIn(thing, setting, window);
+	if (!patch) return null;
+	const { focus } = setting;
+	const pxPerM = (focus.imageDistanceMm / centre.z) * (widthPx / window.widthMm);
+	const side = (lengthM: number) =>
+		Math.min(MOST_PX, Math.max(2, Math.ceil(lengthM * pxPerM * 1.25)));
+	const painting = painter.paint(
+		paintPanel(thing, look, patch, side(patch.widthM), side(patch.heightM), lighting)
+	);
+	const parts = focus.fieldBend === 0 ? 1 : BENT_PARTS;
+	const geometry = new PlaneGeometry(patch.widthM, patch.heightM, parts, parts);
+	const position = geometry.getAttribute('position') as BufferAttribute;
+	for (let i = 0; i < position.count; i++) {
+		const [x, y] = [position.getX(i) + patch.x, position.getY(i) + patch.y];
+		position.setXYZ(i, centre.x + x, centre.y + y, centre.z);
+	}
+	const material = new RawShaderMaterial({
+		glslVersion: GLSL3,
+		vertexShader: VERTEX,
+		fragmentShader: FRAGMENT(look !== 'foliage' && !thing.hasPeopleBehind),
+		side: DoubleSide,
+		uniforms: { ...uniforms, uPainting: { value: painting.texture } }
+	});
+	return { mesh: new Mesh(geometry, material), painting };
+}
+
+/** The part of a thing's rectangle that may show in a window; null when none does. */
+function patchIn(
+	{ centre, widthM, heightM }: PreviewThing,
+	setting: LensSetting,
+	window: Window
+): Patch | null {
+	const { focus } = setting;
+	if (centre.z <= 0.02) return null;
+	const perMm = centre.z / focus.imageDistanceMm;
+	const blurM =
+		pupilRadiusM(setting) * (Math.abs(centre.z / focus.planeM - 1) + Math.abs(focus.fieldBend));
+	const range = (middle: number, halfMm: number, at: number, sizeM: number) => {
+		const reach = halfMm * perMm * MARGIN + blurM;
+		const low = Math.max(-sizeM / 2, middle * perMm - reach - at);
+		const high = Math.min(sizeM / 2, middle * perMm + reach - at);
+		return { middle: (low + high) / 2, length: high - low };
+	};
+	const across = range(window.x, window.widthMm / 2, centre.x, widthM);
+	const up = range(window.y, window.heightMm / 2, centre.y, heightM);
+	if (across.length <= 0 || up.length <= 0) return null;
+	return { x: across.middle, y: up.middle, widthM: across.length, heightM: up.length };
+}

@@ -1,0 +1,45 @@
+import { proxy, wrap } from 'comlink';
+import type { Delivery, Order } from '../preview/engine';
+import type { PreviewService } from './preview.worker';
+
+/** The preview as the page uses it: in a worker where it can be, else on the page. */
+export interface PreviewPort {
+	order(order: Order): void;
+	pause(isPaused: boolean): void;
+}
+
+/** A running preview, or in words why there is none. */
+export type PreviewStart =
+	{ readonly ok: true; readonly port: PreviewPort } | { readonly ok: false; readonly why: string };
+
+export async function startPreview(deliver: (delivery: Delivery) => void): Promise<PreviewStart> {
+	try {
+		if (typeof OffscreenCanvas === 'undefined') return await startOnPage(deliver);
+		const worker = new Worker(new URL('./preview.worker.ts', import.meta.url), { type: 'module' });
+		const service = wrap<PreviewService>(worker);
+		const failed = new Promise<string>((resolve) => {
+			worker.onerror = () => resolve('it could not be loaded');
+		});
+		const why = await Promise.race([service.start(proxy(deliver)), failed]);
+		if (why === null) {
+			return {
+				ok: true,
+				port: {
+					order: (order) => void service.order(order),
+					pause: (isPaused) => void service.pause(isPaused)
+				}
+			};
+		}
+		worker.terminate();
+		// some browsers draw on a page what they do not draw in a worker
+		return await startOnPage(deliver);
+	} catch (error) {
+		return { ok: false, why: error instanceof Error ? error.message : String(error) };
+	}
+}
+
+async function startOnPage(deliver: (delivery: Delivery) => void): Promise<PreviewStart> {
+	const { Engine } = await import('../preview/engine');
+	const canvas = document.createElement('canvas');
+	return { ok: true, port: new Engine(canvas, () => createImageBitmap(canvas), deliver) };
+}
