@@ -31,7 +31,8 @@ const lens = (
 	smallestFNumber,
 	closestFocusM,
 	fieldBend: 0,
-	stabiliserStops
+	stabiliserStops,
+	blades: 0
 });
 
 export const BODIES = {

@@ -1,7 +1,7 @@
 import type { LensSetting, PreviewScene, Window } from './scene';
 import type { Picture, Subject } from './render/picture';
 import { Studio } from './render/studio';
-import { MOST_SAMPLES } from './lens/aperture';
+import { MOST_SAMPLES, SETTLED_SAMPLES } from './lens/aperture';
 
 /** A view that is wanted: which scene, through which lens, how large. */
 export interface View extends Omit<Subject, 'scene'> {
@@ -33,8 +33,6 @@ export interface Delivery {
 /** How the engine's canvas hands out what it shows. */
 export type Grab = () => ImageBitmap | Promise<ImageBitmap>;
 
-/** Samples after which a picture may stand; a fast graphics card goes on from there. */
-export const SETTLED_SAMPLES = 64;
 /** A first picture takes as many samples as fit into this, ms, but not more than these. */
 const FIRST_MS = 40;
 const FIRST_SAMPLES = 8;

@@ -71,7 +71,14 @@ const LensSchema = record('the lens', {
 	smallestFNumber: number('the smallest aperture', 4, 64),
 	closestFocusM: number('the closest focus', 0.05, 10, 'm'),
 	fieldBend: number('the bend of the focus surface', -1, 1).default(0),
-	stabiliserStops: number('the stabiliser', 0, 8, 'stops').default(0)
+	stabiliserStops: number('the stabiliser', 0, 8, 'stops').default(0),
+	/** Straight blades of the aperture; 0 for a round one. Shapes discs of light in the preview. */
+	blades: whole('the aperture’s blades', 0, 20)
+		.refine(
+			(blades) => blades === 0 || blades >= 3,
+			'an aperture has three blades or more, or 0 if round'
+		)
+		.default(0)
 }).refine((lens) => lens.smallestFNumber >= Math.max(...lens.widestFNumber), {
 	path: ['smallestFNumber'],
 	message: 'the smallest aperture must not be wider than the widest one'

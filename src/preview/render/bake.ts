@@ -1,6 +1,7 @@
 import type { Sculpted } from '../sculpt/store';
 import { WET_GLOSS } from '../sculpt/store';
 import { lightOn, type Lighting } from './lighting';
+import type { Outside } from './reach';
 
 /** A part in its place with the colours of its figure. */
 export interface Placed {
@@ -20,47 +21,91 @@ export interface Baked {
 	readonly wet: Uint32Array;
 }
 
+/** What one view can show. */
+export interface Sight {
+	readonly pupilRadiusM: number;
+	readonly outside: Outside;
+}
+
 /**
  * Puts parts where they belong and lights them once for a whole picture: what is left to do for
- * each sample is to look at them from another point of the pupil.
+ * each sample is to look at them from another point of the pupil. Triangles that face away, or lie
+ * outside the view, are left out.
  */
-export function bake(all: readonly Placed[], lighting: Lighting, pupilRadiusM: number): Baked {
+export function bake(all: readonly Placed[], lighting: Lighting, sight: Sight): Baked {
 	const total = (of: (part: Sculpted) => ArrayLike<number>) =>
 		all.reduce((sum, { part }) => sum + of(part).length, 0);
+	const numbers = total(({ positions }) => positions);
 	const baked: Baked = {
-		positions: new Float32Array(total(({ positions }) => positions)),
-		normals: new Float32Array(total(({ positions }) => positions)),
-		colours: new Float32Array(total(({ positions }) => positions)),
+		positions: new Float32Array(numbers),
+		normals: new Float32Array(numbers),
+		colours: new Float32Array(numbers),
 		matte: new Uint32Array(total(({ matte }) => matte)),
 		wet: new Uint32Array(total(({ wet }) => wet))
 	};
 	let [vertex, matte, wet] = [0, 0, 0];
 	for (const placed of all) {
-		bakePart(placed, lighting, baked, vertex);
-		matte = addFacing(placed.part.matte, vertex, baked.positions, baked.matte, matte, pupilRadiusM);
-		wet = addFacing(placed.part.wet, vertex, baked.positions, baked.wet, wet, pupilRadiusM);
-		vertex += placed.part.positions.length / 3;
+		const { part } = placed;
+		place(placed, baked, vertex);
+		const seen = seenVertices(part, baked, vertex, sight);
+		matte = addSeen(part.matte, vertex, seen, baked, baked.matte, matte, sight);
+		wet = addSeen(part.wet, vertex, seen, baked, baked.wet, wet, sight);
+		light(placed, lighting, seen, baked, vertex);
+		vertex += part.positions.length / 3;
 	}
 	return { ...baked, matte: baked.matte.subarray(0, matte), wet: baked.wet.subarray(0, wet) };
 }
 
-/** Adds the triangles that face some point of the pupil; returns where the next ones go. */
-function addFacing(
+/** Puts the vertices of a part, and their normals, into the camera's coordinates. */
+function place({ part, matrix }: Placed, into: Baked, first: number): void {
+	const [ax, ay, az, , bx, by, bz, , cx, cy, cz, , ox, oy, oz] = matrix as Matrix;
+	const { positions, normals } = part;
+	for (let i = 0; i < positions.length; i += 3) {
+		const [x, y, z] = at(positions, i);
+		const [nx, ny, nz] = at(normals, i);
+		put(into.positions, 3 * first + i, [
+			ax * x + bx * y + cx * z + ox,
+			ay * x + by * y + cy * z + oy,
+			az * x + bz * y + cz * z + oz
+		]);
+		const normal: Triple = [
+			ax * nx + bx * ny + cx * nz,
+			ay * nx + by * ny + cy * nz,
+			az * nx + bz * ny + cz * nz
+		];
+		const length = Math.sqrt(normal[0] ** 2 + normal[1] ** 2 + normal[2] ** 2) || 1;
+		put(into.normals, 3 * first + i, [normal[0] / length, normal[1] / length, normal[2] / length]);
+	}
+}
+
+/** Marks a vertex that some triangle uses, beside the sides it lies outside of. */
+const USED = 128;
+
+function seenVertices(part: Sculpted, baked: Baked, first: number, { outside }: Sight): Uint8Array {
+	const sides = new Uint8Array(part.positions.length / 3);
+	for (let i = 0; i < sides.length; i++) {
+		sides[i] = outside(...at(baked.positions, 3 * (first + i)));
+	}
+	return sides;
+}
+
+/** Adds the triangles that may be seen; returns where the next ones go. */
+function addSeen(
 	triangles: Uint32Array,
-	firstVertex: number,
-	positions: Float32Array,
+	first: number,
+	sides: Uint8Array,
+	{ positions }: Baked,
 	into: Uint32Array,
 	start: number,
-	pupilRadiusM: number
+	{ pupilRadiusM }: Sight
 ): number {
 	let next = start;
 	for (let i = 0; i < triangles.length; i += 3) {
-		const a = firstVertex + (triangles[i] as number);
-		const b = firstVertex + (triangles[i + 1] as number);
-		const c = firstVertex + (triangles[i + 2] as number);
-		const [x, y, z] = pointAt(positions, a);
-		const [bx, by, bz] = pointAt(positions, b);
-		const [cx, cy, cz] = pointAt(positions, c);
+		const [a, b, c] = at(triangles, i);
+		if ((sides[a] as number) & (sides[b] as number) & (sides[c] as number) & 31) continue;
+		const [x, y, z] = at(positions, 3 * (first + a));
+		const [bx, by, bz] = at(positions, 3 * (first + b));
+		const [cx, cy, cz] = at(positions, 3 * (first + c));
 		const [ux, uy, uz] = [bx - x, by - y, bz - z];
 		const [vx, vy, vz] = [cx - x, cy - y, cz - z];
 		// in the camera's coordinates, which are left-handed, this points into the surface
@@ -69,82 +114,56 @@ function addFacing(
 		const nz = ux * vy - uy * vx;
 		const room = pupilRadiusM * (Math.abs(nx) + Math.abs(ny));
 		if (x * nx + y * ny + z * nz < -room) continue;
-		into[next++] = a;
-		into[next++] = b;
-		into[next++] = c;
+		for (const corner of [a, b, c]) {
+			sides[corner] = (sides[corner] as number) | USED;
+			into[next++] = first + corner;
+		}
 	}
 	return next;
 }
 
-const pointAt = (positions: Float32Array, vertex: number): Point3 => [
-	positions[3 * vertex] as number,
-	positions[3 * vertex + 1] as number,
-	positions[3 * vertex + 2] as number
-];
-
-function bakePart(
-	{ part, matrix, palette }: Placed,
+function light(
+	{ part, palette }: Placed,
 	lighting: Lighting,
+	sides: Uint8Array,
 	into: Baked,
 	first: number
-) {
-	const m = (i: number) => matrix[i] as number;
-	const [ax, ay, az, bx, by, bz, cx, cy, cz, ox, oy, oz] = [
-		0, 1, 2, 4, 5, 6, 8, 9, 10, 12, 13, 14
-	].map(m) as [
-		number,
-		number,
-		number,
-		number,
-		number,
-		number,
-		number,
-		number,
-		number,
-		number,
-		number,
-		number
-	];
-	const { positions, normals, matters, finish } = part;
-	for (let i = 0; i < positions.length / 3; i++) {
-		const [x, y, z] = [positions[3 * i], positions[3 * i + 1], positions[3 * i + 2]] as Point3;
-		const at = {
-			x: ax * x + bx * y + cx * z + ox,
-			y: ay * x + by * y + cy * z + oy,
-			z: az * x + bz * y + cz * z + oz
-		};
-		const [nx, ny, nz] = [normals[3 * i], normals[3 * i + 1], normals[3 * i + 2]] as Point3;
-		const normal = {
-			x: ax * nx + bx * ny + cx * nz,
-			y: ay * nx + by * ny + cy * nz,
-			z: az * nx + bz * ny + cz * nz
-		};
-		const length = Math.sqrt(normal.x ** 2 + normal.y ** 2 + normal.z ** 2) || 1;
-		normal.x /= length;
-		normal.y /= length;
-		normal.z /= length;
-		const gloss = finish[2 * i + 1] as number;
-		const light = lightOn(
-			lighting,
-			normal,
-			at,
-			finish[2 * i] as number,
-			gloss > WET_GLOSS ? 0 : gloss
-		);
-		const [one, other, share] = [matters[3 * i], matters[3 * i + 1], matters[3 * i + 2]] as Point3;
+): void {
+	const { matters, finish } = part;
+	for (let i = 0; i < sides.length; i++) {
+		if (!((sides[i] as number) & USED)) continue;
 		const to = 3 * (first + i);
-		for (let c = 0; c < 3; c++) {
+		const [x, y, z] = at(into.positions, to);
+		const [nx, ny, nz] = at(into.normals, to);
+		const open = finish[2 * i] as number;
+		const gloss = finish[2 * i + 1] as number;
+		const sheen = gloss > WET_GLOSS ? 0 : gloss;
+		const lit = lightOn(lighting, { x: nx, y: ny, z: nz }, { x, y, z }, open, sheen);
+		const [one, other, share] = at(matters, 3 * i);
+		const channel = (c: 0 | 1 | 2): number => {
 			const a = palette[4 * one + c] as number;
 			const b = palette[4 * other + c] as number;
-			into.colours[to + c] = (a + (b - a) * share) * (light[c] as number);
-		}
-		into.positions[to] = at.x;
-		into.positions[to + 1] = at.y;
-		into.positions[to + 2] = at.z;
-		into.normals[to] = normal.x;
-		into.normals[to + 1] = normal.y;
-		into.normals[to + 2] = normal.z;
+			return (a + (b - a) * share) * lit[c];
+		};
+		put(into.colours, to, [channel(0), channel(1), channel(2)]);
 	}
 }
 
-type Point3 = [number, number, number];
+type Triple = [number, number, number];
+// prettier-ignore
+type Matrix = [
+	number, number, number, number, number, number, number, number,
+	number, number, number, number, number, number, number, number
+];
+
+const at = (values: Float32Array | Uint32Array, i: number): Triple => [
+	values[i] as number,
+	values[i + 1] as number,
+	values[i + 2] as number
+];
+
+function put(values: Float32Array, i: number, [x, y, z]: Triple): void {
+	values[i] = x;
+	values[i + 1] = y;
+	values[i + 2] = z;
+}

@@ -49,7 +49,13 @@ export class Picture {
 	readonly #sample: WebGLRenderTarget;
 	readonly #sum: WebGLRenderTarget;
 
-	constructor(renderer: WebGLRenderer, darkroom: Darkroom, workshop: Workshop, subject: Subject) {
+	constructor(
+		renderer: WebGLRenderer,
+		darkroom: Darkroom,
+		workshop: Workshop,
+		subject: Subject,
+		inHaste: boolean
+	) {
 		const { scene, setting, window, widthPx, heightPx } = subject;
 		const { blades } = setting;
 		this.#renderer = renderer;

@@ -1,43 +1,47 @@
 import { pupilRadiusM } from '../lens/lensUniforms';
 import type { Figure, LensSetting, Window } from '../scene';
+import { along } from '$core/scene/vector';
 
-/** A ball around a whole figure: half its eye height down, m. */
-const HALF_WIDTH_M = 0.5;
+/**
+ * On which sides of a window a point lies outside, whichever point of the pupil it is seen from: a
+ * sum of 1 left, 2 right, 4 below, 8 above, 16 behind the lens. What has all its corners outside on
+ * one side cannot be in the window: the distance from a side is a concave function of the place.
+ */
+export type Outside = (x: number, y: number, z: number) => number;
 
-/** Whether any part of a figure, blurred as it is, may show in a window of the sensor. */
-export function reaches(
-	{ head: { origin }, body, eyeHeightM }: Figure,
-	setting: LensSetting,
-	window: Window
-): boolean {
-	const halfM = eyeHeightM / 2;
-	const centre = {
-		x: origin.x - body.up.x * halfM,
-		y: origin.y - body.up.y * halfM,
-		z: origin.z - body.up.z * halfM
-	};
-	const radiusM = Math.hypot(halfM + 0.25, HALF_WIDTH_M) + pupilRadiusM(setting);
-	if (centre.z < -radiusM) return false;
-	// the ball's shadow on the window, never too small: its own depth less its radius
-	const nearM = Math.max(centre.z - radiusM, 0.05);
-	const perM = setting.focus.imageDistanceMm / nearM;
-	const blurMm =
-		pupilRadiusM(setting) *
-		setting.focus.imageDistanceMm *
-		Math.abs(1 / nearM - 1 / setting.focus.planeM);
-	const spreads = (at: number, middle: number, half: number) => {
-		const low = Math.min(
-			(at - radiusM) * perM,
-			((at - radiusM) * setting.focus.imageDistanceMm) / (centre.z + radiusM)
+export function outsideOf(setting: LensSetting, window: Window): Outside {
+	const { imageDistanceMm: v, planeM, fieldBend } = setting.focus;
+	const radiusM = pupilRadiusM(setting);
+	const [left, right] = [window.x - window.widthMm / 2, window.x + window.widthMm / 2];
+	const [low, high] = [window.y - window.heightMm / 2, window.y + window.heightMm / 2];
+	return (x, y, z) => {
+		// blur and a pixel of room, in mm of the image times depth
+		const room =
+			radiusM * v * (Math.abs(z / planeM - 1) + Math.abs(fieldBend * z) / planeM) +
+			0.01 * window.widthMm * Math.abs(z);
+		return (
+			(x * v + room < left * z ? 1 : 0) +
+			(x * v - room > right * z ? 2 : 0) +
+			(y * v + room < low * z ? 4 : 0) +
+			(y * v - room > high * z ? 8 : 0) +
+			(z < 0 ? 16 : 0)
 		);
-		const high = Math.max(
-			(at + radiusM) * perM,
-			((at + radiusM) * setting.focus.imageDistanceMm) / (centre.z + radiusM)
-		);
-		return high + blurMm > middle - half && low - blurMm < middle + half;
 	};
-	return (
-		spreads(centre.x, window.x, window.widthMm / 2) &&
-		spreads(centre.y, window.y, window.heightMm / 2)
-	);
+}
+
+const HALF_WIDTH_M = 0.55;
+const ABOVE_M = 0.35;
+
+/** Whether any part of a figure may show in a window. */
+export function reaches({ head, body, eyeHeightM }: Figure, outside: Outside): boolean {
+	let common = 31;
+	for (const up of [ABOVE_M, -eyeHeightM]) {
+		for (const left of [HALF_WIDTH_M, -HALF_WIDTH_M]) {
+			for (const out of [HALF_WIDTH_M, -HALF_WIDTH_M]) {
+				const at = along(along(along(head.origin, body.up, up), body.left, left), body.out, out);
+				common &= outside(at.x, at.y, at.z);
+			}
+		}
+	}
+	return common === 0;
 }

@@ -12,7 +12,7 @@ import { bake, type Placed } from './bake';
 import { figureMeshes } from './figureMeshes';
 import { lightingOf } from './lighting';
 import type { Painter } from './painter';
-import { reaches } from './reach';
+import { outsideOf, reaches } from './reach';
 
 /** A scene as three draws it for one view: what cannot be in the view is left out. */
 export interface World {
@@ -47,9 +47,11 @@ export function buildWorld(
 	const { figures, things, ground } = scene;
 	const lighting = lightingOf(scene, setting);
 	const pxPerMAtOneM = (setting.focus.imageDistanceMm * widthPx) / window.widthMm;
+	const outside = outsideOf(setting, window);
+	const sight = { pupilRadiusM: pupilRadiusM(setting), outside };
 	// nearer ones first: they spare the work on what they cover
 	const seen = figures
-		.filter((figure) => reaches(figure, setting, window))
+		.filter((figure) => reaches(figure, outside))
 		.sort((a, b) => a.head.origin.z - b.head.origin.z);
 	let isRough = false;
 	const figureParts = seen.flatMap((figure): Placed[] => {
@@ -71,11 +73,7 @@ export function buildWorld(
 		(thing) => panelMesh(thing, setting, window, widthPx, lighting, uniforms, painter) ?? []
 	);
 	const meshes = [
-		...figureMeshes(
-			bake([...figureParts, ...held], lighting, pupilRadiusM(setting)),
-			lighting,
-			uniforms
-		),
+		...figureMeshes(bake([...figureParts, ...held], lighting, sight), lighting, uniforms),
 		...panels.map(({ mesh }) => mesh),
 		floorMesh(scene, setting.focus.fieldBend, lighting, uniforms),
 		...(seen.length > 0 ? [shadowMesh(seen, ground, uniforms)] : [])

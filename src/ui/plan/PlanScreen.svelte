@@ -2,6 +2,7 @@
 	import Choice from '../shared/Choice.svelte';
 	import type { Session } from '../shared/session.svelte';
 	import { untrack } from 'svelte';
+	import Eyes from './eyes/Eyes.svelte';
 	import Frame from './frame/Frame.svelte';
 	import Ladder from './ladder/Ladder.svelte';
 	import Stepper from './ladder/Stepper.svelte';
@@ -26,7 +27,8 @@
 
 	const TABS = [
 		{ value: 'stage', text: 'Stage' },
-		{ value: 'frame', text: 'Frame' }
+		{ value: 'frame', text: 'Frame' },
+		{ value: 'eyes', text: 'Eyes' }
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('stage');
 
@@ -52,7 +54,9 @@
 			<Choice label="Show" quiet options={TABS} value={tab} onchoose={(next) => (tab = next)} />
 		</div>
 		<div class="one">
-			{#if tab === 'stage'}<Stage {plan} {isPhone} />{:else}<Frame {plan} />{/if}
+			{#if tab === 'stage'}<Stage {plan} {isPhone} />{:else if tab === 'frame'}<Frame
+					{plan}
+				/>{:else}<Eyes {plan} {isPhone} />{/if}
 		</div>
 		<Stepper {plan} />
 		<div class="strip"><Ladder {plan} {isPhone} /></div>
@@ -63,7 +67,10 @@
 	{:else}
 		<div class="panes">
 			<Stage {plan} {isPhone} />
-			<Frame {plan} />
+			<div class="look">
+				<Frame {plan} />
+				<Eyes {plan} {isPhone} />
+			</div>
 		</div>
 		<div class="ladder"><Ladder {plan} {isPhone} /></div>
 	{/if}
@@ -88,6 +95,13 @@
 		display: grid;
 		grid-template-columns: 1.29fr 1fr;
 		gap: 0.9rem;
+		min-height: 0;
+	}
+	.look {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr);
+		grid-template-rows: minmax(0, 1fr) auto;
+		gap: 0.5rem;
 		min-height: 0;
 	}
 	.ladder {

@@ -40,6 +40,11 @@ export class PlanView {
 		return shot;
 	}
 
+	/** The shot before its last change; null when there was none. */
+	get before(): Shot | null {
+		return this.#session.before;
+	}
+
 	/** The shot as its choices stand; null while it asks for nothing. */
 	get solution(): Solution | null {
 		return this.#solution;

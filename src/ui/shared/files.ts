@@ -19,17 +19,27 @@ export async function readShotFile(file: File): Promise<ShotReading> {
 
 /** Hands a shot to the browser as a download. */
 export function saveShotFile(shot: Shot): void {
-	const name = shot.title
+	saveText(`${fileName(shot.title)}.focalis.json`, writeShotText(shot));
+}
+
+/** A title as the name of a file. */
+export function fileName(title: string): string {
+	const name = title
 		.normalize('NFKD')
 		.replace(/[^\p{Letter}\p{Number}]+/gu, '-')
 		.replace(/^-+|-+$/g, '')
 		.toLowerCase();
-	saveText(`${name || 'shot'}.focalis.json`, writeShotText(shot));
+	return name || 'shot';
 }
 
 /** Hands a text to the browser as a download. */
 export function saveText(name: string, text: string): void {
-	const address = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+	saveBlob(name, new Blob([text], { type: 'application/json' }));
+}
+
+/** Hands a file to the browser as a download. */
+export function saveBlob(name: string, blob: Blob): void {
+	const address = URL.createObjectURL(blob);
 	const link = document.createElement('a');
 	link.href = address;
 	link.download = name;

@@ -73,6 +73,10 @@ export class Session {
 	get shot(): Shot | null {
 		return this.#history ? present(this.#history) : null;
 	}
+	/** The shot before its last change; null when there was none. */
+	get before(): Shot | null {
+		return this.#history && canUndo(this.#history) ? present(undo(this.#history)) : null;
+	}
 	get job(): Job | null {
 		return this.jobs.find(({ id }) => id === this.#record?.jobId) ?? null;
 	}

@@ -4,12 +4,23 @@ import { z } from 'zod';
 
 const KEY = 'focalis-settings';
 
+/** What lies over the picture. */
+const OverlaysSchema = z.object({
+	point: z.boolean().default(true),
+	states: z.boolean().default(false),
+	cuts: z.boolean().default(true),
+	thirds: z.boolean().default(false),
+	margin: z.boolean().default(false)
+});
+export type Overlays = z.infer<typeof OverlaysSchema>;
+
 const SettingsSchema = z.object({
 	look: z.enum(['day', 'night']).optional(),
 	units: z.enum(['m', 'ft']).default('m'),
 	/** Single-letter shortcuts can be turned off. */
 	shortcuts: z.boolean().default(true),
-	lastShotId: z.string().nullable().default(null)
+	lastShotId: z.string().nullable().default(null),
+	overlays: OverlaysSchema.default(OverlaysSchema.parse({}))
 });
 
 type Values = z.infer<typeof SettingsSchema>;
@@ -36,6 +47,9 @@ class Settings {
 	}
 	get shortcuts() {
 		return this.#values.shortcuts;
+	}
+	get overlays() {
+		return this.#values.overlays;
 	}
 	get lastShotId() {
 		return this.#values.lastShotId;

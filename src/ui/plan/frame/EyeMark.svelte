@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { DrawnEye } from './frameScene';
 
-	/** An eye where it projects, marked by its state; the one focused on is ringed. */
-	let { eye, size, mmPerPx }: { eye: DrawnEye; size: number; mmPerPx: number } = $props();
+	/** An eye where it projects, marked by its state. */
+	let { eye, size }: { eye: DrawnEye; size: number } = $props();
 </script>
 
 <g
@@ -19,9 +19,6 @@
 		<circle class="ring" r={size * 0.62} />
 	{:else}
 		<circle class="ring" r={size * 0.62} />
-	{/if}
-	{#if eye.isFocus}
-		<circle class="focus" r={Math.max(size * 1.9, 8 * mmPerPx)} />
 	{/if}
 </g>
 
@@ -49,12 +46,6 @@
 		fill: none;
 		stroke: currentColor;
 		stroke-width: 1.3px;
-		vector-effect: non-scaling-stroke;
-	}
-	.focus {
-		fill: none;
-		stroke: var(--focus);
-		stroke-width: 2.2px;
 		vector-effect: non-scaling-stroke;
 	}
 </style>

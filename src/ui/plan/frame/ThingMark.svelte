@@ -2,7 +2,15 @@
 	import type { DrawnThing } from './frameScene';
 
 	/** A thing where it projects, with a hint of what it is. */
-	let { thing, mmPerPx }: { thing: DrawnThing; mmPerPx: number } = $props();
+	interface Props {
+		thing: DrawnThing;
+		mmPerPx: number;
+		/** False over a rendered picture, which shows it already. */
+		isDrawn: boolean;
+		hasLabel: boolean;
+	}
+
+	let { thing, mmPerPx, isDrawn, hasLabel }: Props = $props();
 
 	const lamps = $derived(
 		Math.max(2, Math.min(16, Math.round(thing.width / Math.max(thing.height, 0.01))))
@@ -11,7 +19,9 @@
 </script>
 
 <g class="thing {thing.look}" role="presentation">
-	{#if thing.look === 'lights'}
+	{#if !isDrawn}
+		<!-- the picture underneath shows it -->
+	{:else if thing.look === 'lights'}
 		{#each { length: lamps } as _, i (i)}
 			<circle
 				cx={thing.x + (thing.width * (i + 0.5)) / lamps}
@@ -39,12 +49,14 @@
 			{/each}
 		{/if}
 	{/if}
-	<text
-		x={thing.x + thing.width / 2}
-		y={thing.y + thing.height + 11 * mmPerPx}
-		font-size={11 * mmPerPx}
-		text-anchor="middle">{thing.met === false ? '△' : '▲'} {thing.label}</text
-	>
+	{#if hasLabel || isDrawn}
+		<text
+			x={thing.x + thing.width / 2}
+			y={thing.y + thing.height + 11 * mmPerPx}
+			font-size={11 * mmPerPx}
+			text-anchor="middle">{thing.met === false ? '△' : '▲'} {thing.label}</text
+		>
+	{/if}
 </g>
 
 <style>
@@ -71,5 +83,9 @@
 	}
 	text {
 		fill: var(--ink);
+		paint-order: stroke;
+		stroke: var(--sheet);
+		stroke-width: 3px;
+		vector-effect: non-scaling-stroke;
 	}
 </style>

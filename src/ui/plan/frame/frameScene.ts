@@ -4,11 +4,10 @@ import type { Sighting } from '$core/anatomy/sight';
 import type { Offset } from '$core/anatomy/builds';
 import type { State } from '$core/format/plan';
 import type { Thing } from '$core/format/shot';
-import { imageDistanceMm } from '$core/optics/thinLens';
 import { seenFrom, sensorPoint } from '$core/scene/camera';
 import { dot, subtract, type Vec3 } from '$core/scene/vector';
-import type { Solution } from '$core/solve/solve';
 import type { Scene } from '$core/solve/scene';
+import { imageMmOf, type Outcome } from '../pictures';
 
 /** What the camera sees, as a drawing in mm on the sensor: the origin in the middle, y down. */
 
@@ -17,7 +16,6 @@ export interface DrawnEye extends Flat {
 	readonly isVisible: boolean;
 	/** Null for an eye nothing is asked of. */
 	readonly state: State | null;
-	readonly isFocus: boolean;
 }
 
 export interface DrawnHead {
@@ -53,18 +51,11 @@ export interface DrawnThing {
 
 export type Drawn = DrawnHead | DrawnThing;
 
-/** A solution, or a scene that asks for nothing and has none. */
-interface Outcome {
-	readonly scene: Scene;
-	readonly plan: Solution['plan'] | null;
-	readonly pair: Solution['pair'];
-}
-
 const TONES = 5;
 
 /** Everything in front of the camera, the farthest first, so that nearer ones cover it. */
 export function drawFrame({ scene, plan, pair }: Outcome): Drawn[] {
-	const imageMm = pair?.candidate.focus.imageDistanceMm ?? imageDistanceMm(scene.pose.focalMm, 1e3);
+	const imageMm = imageMmOf({ scene, plan, pair });
 	const heads = scene.sightings.flatMap(
 		(sighting) => drawHead(scene, plan, sighting, imageMm) ?? []
 	);
@@ -127,8 +118,7 @@ function drawHead(
 			isVisible: lost === null,
 			state:
 				plan?.targets.find((t) => t.personId === person.id && t.landmark === landmark)?.state ??
-				null,
-			isFocus: plan?.focus?.personId === person.id && plan.focus.landmark === landmark
+				null
 		})),
 		shoulders: isAnimal ? null : shouldersOf(sighting, project),
 		isAnimal,

@@ -1,0 +1,152 @@
+<script lang="ts">
+	import Picture from '../../shared/Picture.svelte';
+	import { reusing } from '../../shared/reuse';
+	import StateMark from '../../shared/StateMark.svelte';
+	import { devicePx } from '../../shared/size';
+	import { wishOf, type Outcome } from '../pictures';
+	import type { EyeTile } from './eyeTiles';
+
+	/** One face: its eyes as the sensor has them. Click to focus there, Enter for the large view. */
+	interface Props {
+		tile: EyeTile;
+		outcome: Outcome;
+		widthPx: number;
+		heightPx: number;
+		onfocuson: () => void;
+		onlarge: () => void;
+	}
+
+	let { tile, outcome, widthPx, heightPx, onfocuson, onlarge }: Props = $props();
+
+	let box = $state<HTMLElement>();
+	let isInSight = $state(false);
+	const wish = $derived.by(
+		reusing(() => wishOf(outcome, tile.closeUp.window, devicePx(widthPx), devicePx(heightPx), true))
+	);
+	const scale = $derived(`${Math.round(tile.closeUp.share * 100)} %`);
+	const stateWords = $derived(
+		tile.state === null
+			? 'nothing asked'
+			: { sharp: 'sharp', marginal: 'a stop short', soft: 'soft' }[tile.state]
+	);
+
+	/** Only what is in sight is drawn. */
+	$effect(() => {
+		if (!box) return;
+		const observer = new IntersectionObserver(([entry]) => {
+			isInSight = entry?.isIntersecting ?? false;
+		});
+		observer.observe(box);
+		return () => observer.disconnect();
+	});
+
+	function press(event: KeyboardEvent) {
+		if (event.key !== 'Enter') return;
+		event.preventDefault();
+		onlarge();
+	}
+</script>
+
+<li bind:this={box} class:focus={tile.isFocus} style:width="{widthPx}px">
+	<button
+		class="face"
+		type="button"
+		aria-label="{tile.name}, {stateWords}{tile.where
+			? `, ${tile.where}`
+			: ''}. Focus here; Enter for a large view"
+		aria-current={tile.isFocus}
+		onclick={onfocuson}
+		onkeydown={press}
+	>
+		<span class="eyes" style:height="{heightPx}px">
+			{#if isInSight}
+				<Picture
+					name="eyes {tile.id}"
+					rank={3}
+					{wish}
+					label="Eyes of {tile.name} at {scale} of the sensor"
+				/>
+			{/if}
+		</span>
+		<span class="line">
+			<bdi>{tile.name}</bdi>
+			{#if tile.state !== null && tile.ratio !== null}
+				<span class="ratio is-{tile.state}"
+					><StateMark state={tile.state} /> {tile.ratio.toFixed(2)}</span
+				>
+			{/if}
+		</span>
+		<span class="line small">
+			{#if tile.isSoftAtFullSize}soft at full size{:else}{tile.where.split(',')[0] ?? ''}{/if}
+		</span>
+	</button>
+	<button class="large" type="button" aria-label="{tile.name} at large, {scale}" onclick={onlarge}
+		>{scale} ⤢</button
+	>
+</li>
+
+<style>
+	li {
+		flex: none;
+		position: relative;
+		border: 1px solid var(--rule);
+		background: var(--sheet);
+	}
+	li.focus {
+		border-color: var(--focus);
+		box-shadow: inset 0 0 0 1px var(--focus);
+	}
+	.face {
+		display: flex;
+		flex-direction: column;
+		width: 100%;
+		text-align: left;
+	}
+	.eyes {
+		display: block;
+		background: color-mix(in srgb, var(--ink) 12%, var(--sheet));
+	}
+	.line {
+		display: flex;
+		justify-content: space-between;
+		gap: 0.3rem;
+		padding: 0 0.3rem;
+		white-space: nowrap;
+		overflow: hidden;
+		width: 100%;
+	}
+	bdi {
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	.ratio {
+		flex: none;
+	}
+	.small {
+		font-size: 0.75rem;
+		color: var(--ink-2);
+		min-height: 1.1rem;
+	}
+	.large {
+		position: absolute;
+		right: 0;
+		top: 0;
+		padding: 0 0.25rem;
+		min-height: 1.5rem;
+		min-width: 1.5rem;
+		font-size: 0.75rem;
+		color: #fffdf8;
+		text-shadow:
+			0 0 3px #000,
+			0 0 2px #000;
+	}
+	@media (pointer: coarse) {
+		.large {
+			min-height: 2.75rem;
+			min-width: 2.75rem;
+		}
+		.face {
+			min-height: 2.75rem;
+		}
+	}
+</style>

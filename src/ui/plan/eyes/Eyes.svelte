@@ -1,0 +1,67 @@
+<script lang="ts">
+	import { lookAt } from '$core/solve/scene';
+	import { reusing } from '../../shared/reuse';
+	import { preview } from '../../shared/preview.svelte';
+	import { devicePx } from '../../shared/size';
+	import type { PlanView } from '../plan.svelte';
+	import EyesLarge from './EyesLarge.svelte';
+	import EyeTile from './EyeTile.svelte';
+	import { eyeTiles } from './eyeTiles';
+
+	/** Close-ups of the faces, those that fail first. */
+	let { plan, isPhone }: { plan: PlanView; isPhone: boolean } = $props();
+
+	const outcome = $derived(plan.shown ?? { scene: lookAt(plan.shot), plan: null, pair: null });
+	const widthPx = $derived(isPhone ? 172 : 104);
+	const heightPx = $derived(isPhone ? 96 : 50);
+	const tiles = $derived.by(
+		reusing(() => eyeTiles(outcome, devicePx(widthPx), devicePx(heightPx)))
+	);
+	let largeId = $state<string | null>(null);
+</script>
+
+{#if tiles.length > 0 && preview.why === null}
+	<section class="eyes" class:phone={isPhone} aria-label="Eyes">
+		<ul>
+			{#each tiles as tile (tile.id)}
+				<EyeTile
+					{tile}
+					{outcome}
+					{widthPx}
+					{heightPx}
+					onfocuson={() => plan.focusOn({ personId: tile.id })}
+					onlarge={() => (largeId = tile.id)}
+				/>
+			{/each}
+		</ul>
+	</section>
+	<EyesLarge {plan} {outcome} bind:personId={largeId} />
+{:else if isPhone}
+	<p class="none">
+		{preview.why === null ? 'Nobody’s eyes can be seen.' : `No close-ups: ${preview.why}.`}
+	</p>
+{/if}
+
+<style>
+	.eyes {
+		min-width: 0;
+		overflow-x: auto;
+	}
+	ul {
+		display: flex;
+		gap: 0.5rem;
+		width: max-content;
+	}
+	.phone {
+		overflow-x: visible;
+	}
+	.phone ul {
+		flex-wrap: wrap;
+		width: auto;
+		justify-content: center;
+	}
+	.none {
+		padding: 1rem;
+		color: var(--ink-2);
+	}
+</style>

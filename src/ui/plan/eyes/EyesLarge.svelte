@@ -1,0 +1,103 @@
+<script lang="ts">
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { stateOf } from '$core/sharpness/state';
+	import Picture from '../../shared/Picture.svelte';
+	import { reuse } from '../../shared/reuse';
+	import type { Wish } from '../../shared/preview.svelte';
+	import StateMark from '../../shared/StateMark.svelte';
+	import { devicePx } from '../../shared/size';
+	import { wishOf, type Outcome } from '../pictures';
+	import type { PlanView } from '../plan.svelte';
+	import { faceParts, type FacePart } from './eyeTiles';
+
+	/** One face at large: near eye, far eye, nose and ear side by side at one scale. */
+	interface Props {
+		plan: PlanView;
+		outcome: Outcome;
+		personId: string | null;
+	}
+
+	let { plan, outcome, personId = $bindable() }: Props = $props();
+
+	const SIDE_PX = 210;
+	const person = $derived(plan.shot.people.find(({ id }) => id === personId));
+	const sidePx = devicePx(SIDE_PX);
+	const parts = $derived(personId === null ? [] : faceParts(outcome, personId, sidePx));
+	const scale = $derived(Math.round((parts[0]?.closeUp.share ?? 1) * 100));
+	const focused = $derived(outcome.plan?.focus);
+
+	let last: Record<string, Wish> = {};
+	const wishes = $derived.by(() => {
+		const next = Object.fromEntries(
+			parts.map(({ key, closeUp }) => [key, wishOf(outcome, closeUp.window, sidePx, sidePx, true)])
+		);
+		last = reuse(last, next);
+		return last;
+	});
+
+	function words({ ratio, blurPx }: FacePart): string {
+		const px = blurPx < 10 ? blurPx.toFixed(1) : Math.round(blurPx);
+		return `${ratio.toFixed(2)}, over ${px} px`;
+	}
+</script>
+
+<Modal
+	title={person ? `${person.name} at ${scale} % of the sensor` : 'Eyes'}
+	bind:open={() => person !== undefined, (open) => !open && (personId = null)}
+	size="xl"
+>
+	<div class="parts">
+		{#each parts as part (part.key)}
+			{@const state = stateOf(part.ratio)}
+			{@const wish = wishes[part.key]}
+			<figure>
+				<div class="picture">
+					{#if wish}
+						<Picture name="large {part.key}" rank={1} {wish} label="{part.title} at {scale} %" />
+					{/if}
+				</div>
+				<figcaption>
+					<strong>{part.title}</strong>
+					<span class="is-{state}"><StateMark {state} /> {words(part)}</span>
+					{#if part.landmark !== null && personId !== null}
+						{@const focus = { personId, landmark: part.landmark }}
+						<button
+							class="knob"
+							type="button"
+							aria-pressed={focused?.personId === personId && focused.landmark === part.landmark}
+							onclick={() => plan.focusOn(focus)}>focus here</button
+						>
+					{/if}
+				</figcaption>
+			</figure>
+		{/each}
+	</div>
+	<p class="note">
+		Blur over what you allow (1 is the limit), and the pixels of the sensor it covers. Diffraction
+		is drawn; shake and motion are not.
+	</p>
+</Modal>
+
+<style>
+	.parts {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(min(210px, 100%), 1fr));
+		gap: 0.8rem;
+		color: var(--ink);
+	}
+	.picture {
+		aspect-ratio: 1;
+		max-width: 210px;
+		background: color-mix(in srgb, var(--ink) 12%, var(--sheet));
+	}
+	figcaption {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.2rem 0.6rem;
+		padding-top: 0.3rem;
+	}
+	.note {
+		color: var(--ink-2);
+	}
+</style>

@@ -1,0 +1,135 @@
+import type { Landmark, Shot } from '$core/format/shot';
+import { ABOUTS, objectOf, withAbout, type About } from '$core/scene/about';
+import { engraved } from '$core/optics/fNumber';
+import type { Solution } from '$core/solve/solve';
+import { fStop } from '../../shared/words';
+
+/** Another choice for the same arrangement, to be seen beside the plan. */
+export interface SecondChoice {
+	readonly key: string;
+	readonly label: string;
+	readonly shot: Shot;
+}
+
+export interface ChoiceGroup {
+	readonly label: string;
+	readonly choices: readonly SecondChoice[];
+}
+
+const SCHOOL_WORDS = {
+	'front-row': 'focused on the front row',
+	'middle-row': 'focused on the middle row',
+	'third-in': 'focused a third of the way in',
+	'nearest-eye': 'focused on the nearest eye',
+	'computed-plane': 'focused on the computed plane'
+} as const;
+
+const PARTS: readonly { landmark: Landmark; words: string }[] = [
+	{ landmark: 'left-eye', words: 'left eye' },
+	{ landmark: 'right-eye', words: 'right eye' },
+	{ landmark: 'nose-tip', words: 'nose' }
+];
+
+/**
+ * Everything the plan could be compared with: another f-number, another part of the same face,
+ * somebody else, a thing, a school, and the shot as it was before the last change, each from where
+ * the camera stands now.
+ */
+export function secondChoices(
+	{ plan, scene, rungs }: Solution,
+	before: Shot | null
+): ChoiceGroup[] {
+	const { shot } = scene;
+	const fNumberExact = plan.fNumberExact ?? undefined;
+	const focus = fixedFocus(plan.focus);
+	const choice = (key: string, label: string, choices: Partial<Shot['choices']>): SecondChoice => ({
+		key,
+		label,
+		shot: { ...shot, choices: { ...shot.choices, fNumberExact, focus, ...choices } }
+	});
+	const focusId = plan.focus?.personId;
+	const object = objectOf(shot);
+	const groups: ChoiceGroup[] = [
+		{
+			label: 'about',
+			choices: object ? ABOUTS.map((about) => aboutChoice(shot, about, object.label)) : []
+		},
+		{
+			label: 'another f-number',
+			choices: rungs
+				.filter(({ fNumber }) => fNumber !== plan.fNumberExact)
+				.map(({ fNumber }) =>
+					choice(`f ${fNumber}`, fStop(engraved(fNumber)), { fNumberExact: fNumber })
+				)
+		},
+		{
+			label: 'the same face',
+			choices: PARTS.filter(({ landmark }) => focusId && landmark !== plan.focus?.landmark).map(
+				({ landmark, words }) =>
+					choice(`part ${landmark}`, `focused on the ${words}`, {
+						focus: { personId: focusId as string, landmark }
+					})
+			)
+		},
+		{
+			label: 'somebody else',
+			choices: scene.sightings
+				.filter(({ person, nearEye }) => nearEye && person.id !== focusId)
+				.map(({ person: { id, name } }) =>
+					choice(`person ${id}`, `focused on ${name}`, { focus: { personId: id } })
+				)
+		},
+		{
+			label: 'a thing',
+			choices: scene.things
+				.filter(({ thing, inFrame }) => inFrame && thing.id !== plan.focus?.thingId)
+				.map(({ thing: { id, label } }) =>
+					choice(`thing ${id}`, `focused on the ${label}`, { focus: { thingId: id } })
+				)
+		},
+		{
+			label: 'a school',
+			choices: plan.schools.map(({ school, depthM }) =>
+				choice(`school ${school}`, SCHOOL_WORDS[school], { focus: { depthM } })
+			)
+		},
+		{
+			label: 'before',
+			choices: before
+				? [
+						{
+							key: 'before',
+							label: 'before the last change',
+							shot: fromHere(before, shot)
+						}
+					]
+				: []
+		}
+	];
+	return groups.filter(({ choices }) => choices.length > 0);
+}
+
+/** The same arrangement about something else: focus and f-number are the solver's then. */
+function aboutChoice(shot: Shot, about: About, object: string): SecondChoice {
+	const { choices, ...rest } = withAbout(shot, about);
+	const words = { person: 'about the person', object: `about the ${object}`, both: 'about both' };
+	return {
+		key: `about ${about}`,
+		label: words[about],
+		shot: { ...rest, choices: { ...choices, focus: undefined, fNumberExact: undefined } }
+	};
+}
+
+/** The focus of a plan as a choice, so that it stays while something else changes. */
+function fixedFocus(focus: Solution['plan']['focus']): Shot['choices']['focus'] {
+	if (!focus) return undefined;
+	if (focus.thingId) return { thingId: focus.thingId };
+	if (!focus.personId) return { depthM: focus.depthM };
+	return { personId: focus.personId, ...(focus.landmark ? { landmark: focus.landmark } : {}) };
+}
+
+/** A shot as it was, seen from where the camera stands now. */
+function fromHere(before: Shot, { camera }: Shot): Shot {
+	const { position, panDeg, tiltDeg, orientation } = camera;
+	return { ...before, camera: { ...before.camera, position, panDeg, tiltDeg, orientation } };
+}
