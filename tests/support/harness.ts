@@ -1,63 +1,252 @@
-import { focusAt } from '$core/optics/focus';
 import { readShot } from '$core/format/shotFile';
-import { solve } from '$core/solve/solve';
 import type { ShotInput } from '$core/format/shot';
+import { focusAt } from '$core/optics/focus';
 import { cameraPose } from '$core/scene/camera';
+import { solve } from '$core/solve/solve';
+import { Engine, type Delivery } from '../../src/preview/engine';
+import type { Subject } from '../../src/preview/render/picture';
 import { Studio } from '../../src/preview/render/studio';
 import { previewOf, wholeFrame, type Window } from '../../src/preview/scene';
 
-/** Runs in a page: draws shots as the app's worker does, and hands out what was drawn. */
+/** Runs in a page: draws shots with the app's own preview, and measures what was drawn. */
 
 export interface Drawing {
 	readonly widthPx: number;
 	readonly heightPx: number;
-	readonly samples: number;
+	/** By default as many as a settled picture has. */
+	readonly samples?: number;
 	/** By default the whole frame. */
 	readonly window?: Window;
 	/** By default as the plan has them. */
 	readonly planeM?: number;
 	readonly fNumber?: number;
-	readonly blades?: number;
 	readonly showsDiffraction?: boolean;
 }
 
-function draw(input: ShotInput, drawing: Drawing) {
+/** A place in the picture, px from the top left, and how far around it is looked at. */
+export interface Place {
+	readonly x: number;
+	readonly y: number;
+	readonly reachPx: number;
+}
+
+/** A spot of light that one shot has and another has not. */
+export interface Spot {
+	/** Sum over all pixels of green light, px². */
+	readonly energy: number;
+	/** Diameter of an even disc with as much light, as bright as the brightest pixel, px. */
+	readonly diameterPx: number;
+	/** Middle, px from the top left. */
+	readonly x: number;
+	readonly y: number;
+	/** Root of the mean square distance from the middle across and up, px. */
+	readonly spreadX: number;
+	readonly spreadY: number;
+}
+
+function subjectOf(input: ShotInput, drawing: Drawing): Subject {
 	const reading = readShot(input);
 	if (!reading.ok) throw new Error(reading.message);
 	const { shot } = reading;
 	const { pair } = solve(shot);
 	const planeM = drawing.planeM ?? pair?.candidate.focus.planeM ?? 5;
 	const optic = { focalMm: shot.camera.focalMm, fieldBend: shot.lens.fieldBend };
-	const canvas = document.createElement('canvas');
-	document.body.replaceChildren(canvas);
-	const studio = new Studio(canvas);
-	const picture = studio.begin({
+	return {
 		scene: previewOf(shot),
 		setting: {
 			focus: focusAt(optic, planeM),
 			fNumber: drawing.fNumber ?? pair?.fNumber ?? 2.8,
-			blades: drawing.blades ?? 0
+			blades: shot.lens.blades
 		},
 		window: drawing.window ?? wholeFrame(cameraPose(shot.camera, shot.body.sensor)),
 		widthPx: drawing.widthPx,
 		heightPx: drawing.heightPx,
 		showsDiffraction: drawing.showsDiffraction ?? false
+	};
+}
+
+let studio: { readonly canvas: HTMLCanvasElement; readonly studio: Studio } | null = null;
+
+function theStudio() {
+	const canvas = document.createElement('canvas');
+	studio ??= { canvas, studio: new Studio(canvas) };
+	return studio;
+}
+
+function drawn<T>(
+	input: ShotInput,
+	drawing: Drawing,
+	use: (canvas: HTMLCanvasElement, linear: () => Float32Array) => T
+): T {
+	const { canvas, studio } = theStudio();
+	const picture = studio.begin(subjectOf(input, drawing));
+	for (let i = 0; i < (drawing.samples ?? 64); i++) picture.addSample();
+	picture.develop();
+	const result = use(canvas, () => picture.linear());
+	picture.dispose();
+	return result;
+}
+
+/** Green light of every pixel, rows from the top. */
+function green(input: ShotInput, drawing: Drawing): Float64Array {
+	const { widthPx, heightPx } = drawing;
+	return drawn(input, drawing, (_, linear) => {
+		const all = linear();
+		const found = new Float64Array(widthPx * heightPx);
+		for (let y = 0; y < heightPx; y++) {
+			for (let x = 0; x < widthPx; x++) {
+				found[y * widthPx + x] = all[4 * ((heightPx - 1 - y) * widthPx + x) + 1] as number;
+			}
+		}
+		return found;
 	});
-	for (let i = 0; i < drawing.samples; i++) picture.addSample();
-	return { studio, picture, canvas };
 }
 
 const harness = {
-	/** The picture as a data address of a PNG, and how long it took, ms. */
-	png(input: ShotInput, drawing: Drawing) {
-		const startedAt = performance.now();
-		const { picture, canvas, studio } = draw(input, drawing);
-		picture.develop();
-		const png = canvas.toDataURL('image/png');
-		const ms = performance.now() - startedAt;
-		picture.dispose();
-		studio.dispose();
-		return { png, ms };
+	/** The picture as a data address of a PNG. */
+	png: (input: ShotInput, drawing: Drawing): string =>
+		drawn(input, drawing, (canvas) => canvas.toDataURL('image/png')),
+
+	/** What `bright` adds to `plain`. */
+	spot(bright: ShotInput, plain: ShotInput, drawing: Drawing): Spot {
+		const { widthPx } = drawing;
+		const a = green(bright, drawing);
+		const b = green(plain, drawing);
+		const light = a.map((value, i) => value - (b[i] as number));
+		const energy = light.reduce((sum, value) => sum + value, 0);
+		const most = light.reduce((top, value) => Math.max(top, value), 0);
+		const mean = (of: (x: number, y: number) => number) =>
+			light.reduce(
+				(sum, value, i) => sum + value * of((i % widthPx) + 0.5, Math.floor(i / widthPx) + 0.5),
+				0
+			) / energy;
+		const x = mean((x) => x);
+		const y = mean((_, y) => y);
+		return {
+			energy,
+			diameterPx: 2 * Math.sqrt(energy / most / Math.PI),
+			x,
+			y,
+			spreadX: Math.sqrt(mean((px) => (px - x) ** 2)),
+			spreadY: Math.sqrt(mean((_, py) => (py - y) ** 2))
+		};
+	},
+
+	/** Middle of what is darker than a limit around each of some places, px from the top left. */
+	darkMiddles(input: ShotInput, drawing: Drawing, places: readonly Place[], limit: number) {
+		const light = green(input, drawing);
+		return places.map(({ x, y, reachPx }) => {
+			let [count, sumX, sumY] = [0, 0, 0];
+			for (let row = Math.floor(y - reachPx); row <= y + reachPx; row++) {
+				for (let column = Math.floor(x - reachPx); column <= x + reachPx; column++) {
+					if ((light[row * drawing.widthPx + column] ?? 1) > limit) continue;
+					count += 1;
+					sumX += column + 0.5;
+					sumY += row + 0.5;
+				}
+			}
+			return { count, x: sumX / count, y: sumY / count };
+		});
+	},
+
+	/** Mean light, red, green and blue, around each of some places. */
+	lightAt(
+		input: ShotInput,
+		drawing: Drawing,
+		places: readonly Place[]
+	): [number, number, number][] {
+		const { widthPx, heightPx } = drawing;
+		return drawn(input, drawing, (_, linear) => {
+			const all = linear();
+			return places.map(({ x, y, reachPx }) => {
+				const sum: [number, number, number] = [0, 0, 0];
+				let count = 0;
+				for (let row = Math.floor(y - reachPx); row <= y + reachPx; row++) {
+					for (let column = Math.floor(x - reachPx); column <= x + reachPx; column++) {
+						const at = 4 * ((heightPx - 1 - row) * widthPx + column);
+						for (const c of [0, 1, 2] as const) sum[c] += all[at + c] as number;
+						count += 1;
+					}
+				}
+				return sum.map((value) => value / count) as [number, number, number];
+			});
+		});
+	},
+
+	/** How an engine goes on after its context was lost and given back: samples before and after. */
+	async afterLoss(input: ShotInput, drawing: Drawing): Promise<{ before: number; after: number }> {
+		const canvas = document.createElement('canvas');
+		const deliveries: Delivery[] = [];
+		const engine = new Engine(
+			canvas,
+			() => createImageBitmap(canvas),
+			(one) => deliveries.push(one)
+		);
+		const { scene, ...view } = subjectOf(input, drawing);
+		const order = (key: string) =>
+			engine.order({ scenes: [scene], revision: 1, views: [{ ...view, key, scene: 0 }] });
+		const settled = async () => {
+			while (!deliveries.at(-1)?.isSettled) await new Promise((resolve) => setTimeout(resolve, 20));
+			return deliveries.at(-1)?.samples ?? 0;
+		};
+		order('a');
+		const before = await settled();
+		deliveries.length = 0;
+		const extension = canvas.getContext('webgl2')?.getExtension('WEBGL_lose_context');
+		const restored = new Promise((resolve) =>
+			canvas.addEventListener('webglcontextrestored', resolve, { once: true })
+		);
+		extension?.loseContext();
+		await new Promise((resolve) =>
+			canvas.addEventListener('webglcontextlost', resolve, { once: true })
+		);
+		await new Promise((resolve) => setTimeout(resolve, 0));
+		extension?.restoreContext();
+		await restored;
+		return { before, after: await settled() };
+	},
+
+	/**
+	 * Draws views with an engine of its own, from the order to the first picture of each and until
+	 * all are settled; the second time everything is sculpted already. Times in ms.
+	 */
+	async times(inputs: readonly ShotInput[], drawing: Drawing, windows: readonly Window[] = []) {
+		const canvas = document.createElement('canvas');
+		let take: (delivery: Delivery) => void = () => undefined;
+		const engine = new Engine(
+			canvas,
+			() => createImageBitmap(canvas),
+			(one) => take(one)
+		);
+		const run = (input: ShotInput, revision: number) =>
+			new Promise<{ firstMs: number; settledMs: number; samples: number }>((resolve) => {
+				const { scene, ...view } = subjectOf(input, drawing);
+				const views = (windows.length > 0 ? windows : [view.window]).map((window, i) => ({
+					...view,
+					window,
+					key: `view ${i}`,
+					scene: 0
+				}));
+				const startedAt = performance.now();
+				const first = new Set<string>();
+				const settled = new Set<string>();
+				let [firstMs, samples] = [0, 0];
+				take = (delivery) => {
+					delivery.bitmap.close();
+					if (delivery.revision !== revision) return;
+					first.add(delivery.key);
+					if (first.size === views.length && firstMs === 0) firstMs = performance.now() - startedAt;
+					if (!delivery.isSettled || settled.has(delivery.key)) return;
+					settled.add(delivery.key);
+					samples += delivery.samples;
+					if (settled.size < views.length) return;
+					resolve({ firstMs, settledMs: performance.now() - startedAt, samples });
+				};
+				engine.order({ scenes: [scene], views, revision });
+			});
+		const results = [];
+		for (const [i, input] of inputs.entries()) results.push(await run(input, i + 1));
+		return results;
 	}
 };
 

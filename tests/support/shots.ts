@@ -36,7 +36,7 @@ export const thing = (id: string, place: Place, more: Partial<Thing> = {}): Thin
 	...more
 });
 
-interface Sketch {
+export interface Sketch {
 	readonly people?: readonly PersonInput[];
 	readonly things?: readonly ThingInput[];
 	readonly body?: Body;

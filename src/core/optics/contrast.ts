@@ -24,7 +24,7 @@ const FIRST_ZERO_OF_J1 = 3.8317;
  * 2 J1(x)/x for 0 <= x <= 3.84 by its ascending series, which needs no more than a dozen terms
  * there. Source: Abramowitz and Stegun, 9.1.10. Precision: 1e-12.
  */
-export function discTransfer(x: number): number {
+function discTransfer(x: number): number {
 	const q = -(x * x) / 4;
 	let term = 1;
 	let sum = 1;

@@ -74,8 +74,11 @@ void main() {
 			}
 		}
 	}
-	vec3 over = max(vec3(0.0), (found - 0.75) * 4.0);
-	found = min(found, 0.75) + 0.25 * over / (1.0 + over);
+	// what is brighter than white keeps most of its hue
+	float most = max(max(found.r, found.g), max(found.b, 1e-4));
+	float over = max(0.0, (most - 0.75) * 4.0);
+	float shown = min(most, 0.75) + 0.25 * over / (1.0 + over);
+	found = mix(found * (shown / most), vec3(shown), 0.45 * over / (6.0 + over));
 	colour = vec4(encode(found), 1.0);
 }
 `;

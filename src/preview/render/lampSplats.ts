@@ -109,16 +109,22 @@ uniform sampler2D uCells;
 uniform float uBlades;
 uniform float uEdge;       // straight edges of the opening over its half diameter
 out vec4 colour;
-void main() {
-	vec2 pupil = vOff / vDisc.x * vSide;
-	float reach = length(vOff);
+
+/** How much of a place lies within the disc, 0 to 1. */
+float within(vec2 off) {
+	float reach = length(off);
 	if (uBlades > 2.5 && vDisc.z > 0.5) {
 		float sector = 6.28318531 / uBlades;
-		float fromEdge = atan(pupil.y, pupil.x) + 1.57079633;
-		float within = fromEdge - sector * floor(fromEdge / sector + 0.5);
-		reach *= cos(within) / uEdge;
+		float fromEdge = atan(off.y * vSide, off.x * vSide) + 1.57079633;
+		reach *= cos(fromEdge - sector * floor(fromEdge / sector + 0.5)) / uEdge;
 	}
-	float inside = clamp(0.5 - (reach - vDisc.x) / vDisc.y, 0.0, 1.0);
+	return clamp(0.5 - (reach - vDisc.x) / vDisc.y, 0.0, 1.0);
+}
+
+void main() {
+	float inside = 0.25 * (within(vOff + vec2(0.25)) + within(vOff - vec2(0.25)) +
+		within(vOff + vec2(0.25, -0.25)) + within(vOff + vec2(-0.25, 0.25)));
+	vec2 pupil = vOff / vDisc.x * vSide;
 	vec2 cell = clamp(pupil / ${CELLS_REACH.toFixed(1)} * 0.5 + 0.5, 0.001, 0.999);
 	float nearest = floor(texture(uCells, cell).r * 255.0 + 0.5);
 	float seen = texelFetch(uSeen, ivec2(int(vLamp + 0.5), int(nearest)), 0).r;

@@ -9,7 +9,7 @@ export type Triple = readonly [red: number, green: number, blue: number];
 const SKY: Triple = [0.46, 0.49, 0.53];
 const GROUND: Triple = [0.27, 0.25, 0.22];
 const KEY: Triple = [0.68, 0.62, 0.53];
-const FLASH: Triple = [0.98, 0.97, 0.95];
+const FLASH: Triple = [1.22, 1.2, 1.16];
 /** Towards the large soft source, in the world: up, from the left, and from the camera's side. */
 const KEY_FROM: Vec3 = { x: -0.56, y: 0.58, z: -0.59 };
 /** How far light reaches around an edge: it goes a little way into skin and comes out redder. */

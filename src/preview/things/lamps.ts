@@ -11,7 +11,7 @@ export interface Lamp {
 }
 
 /** Brightness of a lamp's surface over that of white paper beside it. */
-const SURFACE = 60;
+const SURFACE = 40;
 const WARM = [1, 0.7, 0.36] as const;
 const MOST_ACROSS = 28;
 const MOST_DOWN = 8;

@@ -53,7 +53,8 @@
 		width: max-content;
 	}
 	.phone {
-		overflow-x: visible;
+		overflow: auto;
+		max-height: max(22rem, 50dvh);
 	}
 	.phone ul {
 		flex-wrap: wrap;
