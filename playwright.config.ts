@@ -6,6 +6,17 @@ import { defineConfig } from '@playwright/test';
 const PORT = 4196;
 const chromium = execSync('command -v chromium', { encoding: 'utf8' }).trim();
 
+/** Tests of the rendered pictures. */
+const PICTURES = /(preview|pictures)\.spec\.ts/;
+const ARGS = [
+	'--no-sandbox',
+	'--disable-quic',
+	'--disable-background-networking',
+	'--disable-component-update',
+	'--disable-sync',
+	'--no-first-run'
+];
+
 export default defineConfig({
 	testDir: 'tests',
 	outputDir: 'test-results/pages',
@@ -17,19 +28,21 @@ export default defineConfig({
 	use: {
 		baseURL: `http://127.0.0.1:${PORT}`,
 		viewport: { width: 1280, height: 660 },
-		trace: 'retain-on-failure',
-		launchOptions: {
-			executablePath: chromium,
-			args: [
-				'--no-sandbox',
-				'--disable-quic',
-				'--disable-background-networking',
-				'--disable-component-update',
-				'--disable-sync',
-				'--no-first-run'
-			]
-		}
+		trace: 'retain-on-failure'
 	},
+	projects: [
+		// without graphics: drawn in software, the pictures would slow everything else down
+		{
+			name: 'app',
+			testIgnore: PICTURES,
+			use: { launchOptions: { executablePath: chromium, args: [...ARGS, '--disable-3d-apis'] } }
+		},
+		{
+			name: 'pictures',
+			testMatch: PICTURES,
+			use: { launchOptions: { executablePath: chromium, args: ARGS } }
+		}
+	],
 	webServer: {
 		command: 'node build',
 		env: { PORT: String(PORT) },

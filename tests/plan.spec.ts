@@ -84,6 +84,14 @@ test('what it is about changes who is key and what is sharp', async ({ app, page
 });
 
 test.describe('the picture', () => {
+	test('without graphics it is a drawing, and says why', async ({ app, page }) => {
+		await app.openSample(/Two families/);
+		const frame = page.getByRole('region', { name: 'Frame' });
+		await expect(frame).toContainText('A drawing only: this browser does not offer WebGL 2.');
+		await expect(frame.locator('[data-eye]').first()).toBeVisible();
+		await expect(page.getByRole('region', { name: 'Eyes' })).toBeHidden();
+	});
+
 	test('click a face: focus there; choose its nose; leave it to Focalis again', async ({
 		app,
 		page

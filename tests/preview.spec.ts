@@ -269,3 +269,55 @@ test('a lost graphics context is taken up again', async ({ lab }) => {
 	expect(before).toBeGreaterThanOrEqual(64);
 	expect(after).toBeGreaterThanOrEqual(64);
 });
+
+test('nothing is drawn while it is stopped, and it goes on afterwards', async ({ lab }) => {
+	const input = shotInput({ people: [person('p', [0, 1.6, 2])] });
+	const result = await lab.call('whilePaused', input, { widthPx: 480, heightPx: 320 });
+	expect(result.wasSettled).toBe(false);
+	expect(result.ordered).toBe(result.stopped);
+	expect(result.after).toBeGreaterThan(result.ordered);
+});
+
+test.describe('the pattern of a thing is as fine as its detail', () => {
+	/** Lengths of the runs of dark and of light along the middle row, px, without the first and last. */
+	function runs(row: readonly number[]): number[] {
+		const middle = (Math.min(...row) + Math.max(...row)) / 2;
+		const edges = row.flatMap((value, i) => {
+			const next = row[i + 1];
+			if (next === undefined || value < middle === next < middle) return [];
+			return [i + (middle - value) / (next - value)];
+		});
+		return edges.slice(1).map((edge, i) => edge - (edges[i] as number));
+	}
+
+	test('bars', async ({ lab }) => {
+		const input = shotInput({
+			lens: LENSES.portrait85,
+			focalMm: 85,
+			things: [thing('t', [0, 1.6, 3], { detailMm: 20, widthM: 3, heightM: 2 })]
+		});
+		const row = await lab.call('middleRow', input, { ...PX, planeM: 3, fNumber: 16 });
+		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldBend: 0 }, 3);
+		const barPx = ((0.02 * imageDistanceMm) / 3) * PX_PER_MM;
+		const found = runs(row);
+		expect(found.length).toBeGreaterThan(30);
+		for (const run of found) expect(Math.abs(run - barPx)).toBeLessThan(0.5);
+	});
+
+	test('the joints of bricks', async ({ lab }) => {
+		const input = shotInput({
+			lens: LENSES.portrait85,
+			focalMm: 85,
+			// a row through the middle of a course
+			things: [
+				thing('black wall', [0, 1.66, 3], { look: 'wall', detailMm: 20, widthM: 3, heightM: 2 })
+			]
+		});
+		const row = await lab.call('middleRow', input, { ...PX, planeM: 3, fNumber: 16 });
+		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldBend: 0 }, 3);
+		const jointPx = ((0.02 * imageDistanceMm) / 3) * PX_PER_MM;
+		const [short, long] = [Math.min(...runs(row)), Math.max(...runs(row))];
+		expect(Math.abs(short - jointPx)).toBeLessThan(0.7);
+		expect(Math.abs(long - 13 * jointPx)).toBeLessThan(1.5);
+	});
+});

@@ -37,9 +37,20 @@ export type Grab = () => ImageBitmap | Promise<ImageBitmap>;
 const FIRST_MS = 40;
 const FIRST_SAMPLES = 8;
 /** Work between two looks at what is wanted now, ms. */
-const SLICE_MS = 30;
+const SLICE_MS = 60;
+/** A picture is shown again when it has so many times the samples. */
+const WORTH_SHOWING = 4;
 /** Faster than this for a sample, ms, is worth refining beyond the settled picture. */
 const FAST_MS = 6;
+
+/** Pictures become better only after nothing new was wanted for this long, ms. */
+const REST_MS = 120;
+
+/** Samples that the card was told to draw. */
+interface Batch {
+	readonly size: number;
+	readonly done: Promise<void>;
+}
 
 interface Work {
 	readonly view: View;
@@ -64,6 +75,7 @@ export class Engine {
 	#works: Work[] = [];
 	/** The one a slice is at work on. */
 	#current: Work | null = null;
+	#orderedAt = 0;
 	#isPaused = false;
 	#isWorking = false;
 
@@ -88,6 +100,7 @@ export class Engine {
 
 	/** Takes a new order. */
 	order({ scenes, views, revision }: Order): void {
+		this.#orderedAt = performance.now();
 		const texts = scenes.map((scene) => JSON.stringify(scene));
 		const before = new Map(this.#works.map((work) => [work.view.key, work]));
 		this.#works = views.map((view) => {
@@ -109,6 +122,11 @@ export class Engine {
 		void this.#run();
 	}
 
+	/** Nothing is being drawn. */
+	get isIdle(): boolean {
+		return !this.#isWorking;
+	}
+
 	/** Stops for as long as nobody is looking. */
 	pause(isPaused: boolean): void {
 		this.#isPaused = isPaused;
@@ -120,6 +138,13 @@ export class Engine {
 		this.#isWorking = true;
 		try {
 			for (let work = this.#next(); work; work = this.#next()) {
+				if (work.delivered > 0) {
+					const rest = this.#orderedAt + REST_MS - performance.now();
+					if (rest > 0) {
+						await new Promise((resolve) => setTimeout(resolve, rest));
+						continue;
+					}
+				}
 				this.#current = work;
 				await this.#slice(work);
 				if (!this.#works.includes(work)) work.picture?.dispose();
@@ -148,25 +173,34 @@ export class Engine {
 		}
 		work.picture ??= this.#studio.begin(work.subject, isFirst);
 		const { picture } = work;
-		const startedAt = performance.now();
-		const startCount = picture.count;
 		const goal = isFirst ? FIRST_SAMPLES : goalOf(work);
-		const limitMs = isFirst ? FIRST_MS : SLICE_MS;
-		let spentMs = 0;
-		do {
-			// as many at once as the last ones let expect
-			const fit = Math.floor((limitMs - spentMs) / work.sampleMs);
-			const batch = Math.max(1, Math.min(goal - picture.count, fit));
-			for (let i = 0; i < batch; i++) picture.addSample();
-			await this.#studio.finish();
-			spentMs = performance.now() - startedAt;
-			work.sampleMs = spentMs / (picture.count - startCount);
-		} while (spentMs + work.sampleMs < limitMs && picture.count < goal);
+		const until = performance.now() + (isFirst ? FIRST_MS : SLICE_MS);
+		let doneAt = performance.now();
+		let batch = this.#addBatch(work, picture, goal, 0);
+		while (batch) {
+			const leftMs = () => until - performance.now();
+			// the next ones are told before these are done, so that the card need not wait
+			const ahead = leftMs() - batch.size * work.sampleMs;
+			let next = ahead > 0 ? this.#addBatch(work, picture, goal, ahead) : null;
+			await batch.done;
+			work.sampleMs = (performance.now() - doneAt) / batch.size;
+			doneAt = performance.now();
+			if (!next && leftMs() > work.sampleMs) next = this.#addBatch(work, picture, goal, leftMs());
+			batch = next;
+		}
 
 		// a picture that was overtaken meanwhile is gone, but a first one is still worth seeing
 		const isWanted = this.#works.includes(work);
-		const isBetter = picture.count >= Math.min(goal, 2 * work.delivered);
+		const isBetter = picture.count >= Math.min(goal, WORTH_SHOWING * work.delivered);
 		if (isFirst || (isWanted && isBetter)) await this.#hand(work, picture);
+	}
+
+	/** Tells the card to draw as many samples as fit into a time by the last ones, at least one. */
+	#addBatch(work: Work, picture: Picture, goal: number, timeMs: number): Batch | null {
+		const size = Math.min(goal - picture.count, Math.max(1, Math.floor(timeMs / work.sampleMs)));
+		if (size <= 0) return null;
+		for (let i = 0; i < size; i++) picture.addSample();
+		return { size, done: this.#studio.finish() };
 	}
 
 	async #hand(work: Work, picture: Picture): Promise<void> {

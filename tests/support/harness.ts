@@ -102,6 +102,25 @@ function green(input: ShotInput, drawing: Drawing): Float64Array {
 	});
 }
 
+const until = async (isTrue: () => boolean) => {
+	while (!isTrue()) await new Promise((resolve) => setTimeout(resolve, 5));
+};
+
+/** An engine of its own with a way to order one view. */
+function anEngine(input: ShotInput, drawing: Drawing) {
+	const canvas = document.createElement('canvas');
+	const deliveries: Delivery[] = [];
+	const engine = new Engine(
+		canvas,
+		() => createImageBitmap(canvas),
+		(one) => deliveries.push(one)
+	);
+	const { scene, ...view } = subjectOf(input, drawing);
+	const order = () =>
+		engine.order({ scenes: [scene], revision: 1, views: [{ ...view, key: 'view', scene: 0 }] });
+	return { canvas, engine, deliveries, order };
+}
+
 const harness = {
 	/** The picture as a data address of a PNG. */
 	png: (input: ShotInput, drawing: Drawing): string =>
@@ -130,6 +149,13 @@ const harness = {
 			spreadX: Math.sqrt(mean((px) => (px - x) ** 2)),
 			spreadY: Math.sqrt(mean((_, py) => (py - y) ** 2))
 		};
+	},
+
+	/** Green light along the row in the middle, from the left. */
+	middleRow(input: ShotInput, drawing: Drawing): number[] {
+		const { widthPx, heightPx } = drawing;
+		const from = Math.floor(heightPx / 2) * widthPx;
+		return [...green(input, drawing).subarray(from, from + widthPx)];
 	},
 
 	/** Middle of what is darker than a limit around each of some places, px from the top left. */
@@ -175,35 +201,60 @@ const harness = {
 
 	/** How an engine goes on after its context was lost and given back: samples before and after. */
 	async afterLoss(input: ShotInput, drawing: Drawing): Promise<{ before: number; after: number }> {
-		const canvas = document.createElement('canvas');
-		const deliveries: Delivery[] = [];
-		const engine = new Engine(
-			canvas,
-			() => createImageBitmap(canvas),
-			(one) => deliveries.push(one)
-		);
-		const { scene, ...view } = subjectOf(input, drawing);
-		const order = (key: string) =>
-			engine.order({ scenes: [scene], revision: 1, views: [{ ...view, key, scene: 0 }] });
+		const { canvas, deliveries, order } = anEngine(input, drawing);
 		const settled = async () => {
-			while (!deliveries.at(-1)?.isSettled) await new Promise((resolve) => setTimeout(resolve, 20));
+			await until(() => deliveries.at(-1)?.isSettled ?? false);
 			return deliveries.at(-1)?.samples ?? 0;
 		};
-		order('a');
+		order();
 		const before = await settled();
 		deliveries.length = 0;
+		const heard = (name: string) =>
+			new Promise((resolve) => canvas.addEventListener(name, resolve, { once: true }));
+		const [lost, restored] = [heard('webglcontextlost'), heard('webglcontextrestored')];
 		const extension = canvas.getContext('webgl2')?.getExtension('WEBGL_lose_context');
-		const restored = new Promise((resolve) =>
-			canvas.addEventListener('webglcontextrestored', resolve, { once: true })
-		);
 		extension?.loseContext();
-		await new Promise((resolve) =>
-			canvas.addEventListener('webglcontextlost', resolve, { once: true })
-		);
+		await lost;
+		// it can be given back only after the event is over
 		await new Promise((resolve) => setTimeout(resolve, 0));
 		extension?.restoreContext();
 		await restored;
 		return { before, after: await settled() };
+	},
+
+	/** Deliveries of an engine that is stopped after the first, and let go on after it came to rest. */
+	async whilePaused(input: ShotInput, drawing: Drawing) {
+		const { engine, deliveries, order } = anEngine(input, drawing);
+		order();
+		await until(() => deliveries.length > 0);
+		engine.pause(true);
+		await until(() => engine.isIdle);
+		const stopped = deliveries.length;
+		order();
+		await until(() => engine.isIdle);
+		const ordered = deliveries.length;
+		const wasSettled = deliveries.some(({ isSettled }) => isSettled);
+		engine.pause(false);
+		await until(() => deliveries.at(-1)?.isSettled ?? false);
+		return { stopped, ordered, wasSettled, after: deliveries.length };
+	},
+
+	/** Time of a sample when everything is put in place and lit anew for each, ms. */
+	async anewForEachSample(input: ShotInput, drawing: Drawing): Promise<number> {
+		const { studio } = theStudio();
+		const samples = drawing.samples ?? 64;
+		const subject = subjectOf(input, drawing);
+		const draw = async () => {
+			const picture = studio.begin(subject);
+			picture.addSample();
+			picture.develop();
+			await studio.finish();
+			picture.dispose();
+		};
+		await draw();
+		const startedAt = performance.now();
+		for (let i = 0; i < samples; i++) await draw();
+		return (performance.now() - startedAt) / samples;
 	},
 
 	/**

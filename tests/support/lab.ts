@@ -1,30 +1,9 @@
-import { fileURLToPath } from 'node:url';
-import { build } from 'vite';
 import type { Page } from '@playwright/test';
 import { test as base } from './app';
 import type { Harness } from './harness';
+import { harnessScript } from './harnessScript.mjs';
 
 /** A page with the preview in it and nothing else, to measure what it draws. */
-
-const at = (path: string) => fileURLToPath(new URL(`../../${path}`, import.meta.url));
-
-/** The harness with everything it needs, as one script. */
-export async function harnessScript(): Promise<string> {
-	const built = await build({
-		configFile: false,
-		logLevel: 'error',
-		root: at(''),
-		resolve: { alias: { $core: at('src/core'), $data: at('src/data'), $tests: at('tests') } },
-		build: {
-			write: false,
-			minify: false,
-			lib: { entry: at('tests/support/harness.ts'), formats: ['iife'], name: 'lab' }
-		}
-	});
-	const [output] = Array.isArray(built) ? built : [built];
-	if (!output || !('output' in output)) throw new Error('the harness was not built');
-	return output.output[0].code;
-}
 
 type MethodNames = keyof Harness;
 

@@ -88,17 +88,31 @@ ${LIGHT}
 void main() { colour = vec4(light(ivec2(gl_FragCoord.xy), background()), 1.0); }
 `;
 
+/** Samples that one pass adds up: reading them costs less than adding to the sum. */
+export const SAMPLES_AT_ONCE = 4;
+
 const ADD = /* glsl */ `
-uniform sampler2D uSample;
+uniform sampler2D uSamples[${SAMPLES_AT_ONCE}];
+uniform int uCount;
 ${KEPT_GLSL}
-void main() { colour = recalled(texelFetch(uSample, ivec2(gl_FragCoord.xy), 0)); }
+void main() {
+	ivec2 at = ivec2(gl_FragCoord.xy);
+	colour = recalled(texelFetch(uSamples[0], at, 0));
+	if (uCount > 1) colour += recalled(texelFetch(uSamples[1], at, 0));
+	if (uCount > 2) colour += recalled(texelFetch(uSamples[2], at, 0));
+	if (uCount > 3) colour += recalled(texelFetch(uSamples[3], at, 0));
+}
 `;
 
 export class Darkroom {
 	/** Whether 32-bit sums can be added to; else they are kept in 16. */
 	readonly canAddFloats: boolean;
 	readonly #renderer: WebGLRenderer;
-	readonly #add = new Pass(ADD, { uSample: { value: null as Texture | null } }, true);
+	readonly #add = new Pass(
+		ADD,
+		{ uSamples: { value: [] as Texture[] }, uCount: { value: 0 } },
+		true
+	);
 	readonly #uniforms = {
 		uSum: { value: null as Texture | null },
 		uPerSample: { value: 1 },
@@ -120,8 +134,16 @@ export class Darkroom {
 		this.canAddFloats = renderer.getContext().getExtension('EXT_float_blend') !== null;
 	}
 
-	add(sample: WebGLRenderTarget, sum: WebGLRenderTarget): void {
-		this.#add.uniforms.uSample.value = sample.texture;
+	/** Adds samples to a sum, at most as many as go at once. */
+	add(samples: readonly WebGLRenderTarget[], sum: WebGLRenderTarget): void {
+		const [first] = samples;
+		if (!first) return;
+		const { uSamples, uCount } = this.#add.uniforms;
+		uSamples.value = Array.from(
+			{ length: SAMPLES_AT_ONCE },
+			(_, i) => (samples[i] ?? first).texture
+		);
+		uCount.value = samples.length;
 		this.#add.run(this.#renderer, sum);
 	}
 

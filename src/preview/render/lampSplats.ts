@@ -209,7 +209,8 @@ export class LampSplats {
 		const discs = new Mesh(quads, painting);
 		discs.frustumCulled = false;
 		this.#discs.add(discs);
-		this.#disposables.push(points, looking, quads, painting, this.#seenTarget);
+		// not the materials, so that their programs are kept for the next picture
+		this.#disposables.push(points, quads, this.#seenTarget);
 	}
 
 	/** Notes which lamps the sample just drawn sees. */

@@ -21,7 +21,7 @@ import { LensUniforms, pupilRadiusM } from '../lens/lensUniforms';
 import type { LensSetting, PreviewScene, Window } from '../scene';
 import { LampSplats } from './lampSplats';
 import { NO_CAMERA } from './pass';
-import type { Darkroom, Exposure } from './darkroom';
+import { SAMPLES_AT_ONCE, type Darkroom, type Exposure } from './darkroom';
 import { buildWorld, type Workshop, type World } from './world';
 
 /** What a picture is of. */
@@ -40,13 +40,16 @@ export class Picture {
 	readonly subject: Subject;
 	/** Samples taken so far. */
 	count = 0;
+	/** Those of them that are in the sum. */
+	#added = 0;
 	readonly #renderer: WebGLRenderer;
 	readonly #darkroom: Darkroom;
 	readonly #lens = new LensUniforms();
 	readonly #world: World;
 	readonly #lamps: LampSplats | null;
 	readonly #points: readonly PupilPoint[];
-	readonly #sample: WebGLRenderTarget;
+	/** Samples that wait to be added up, so many at a time. */
+	readonly #samples: readonly WebGLRenderTarget[];
 	readonly #sum: WebGLRenderTarget;
 
 	constructor(
@@ -71,11 +74,11 @@ export class Picture {
 			minFilter: NearestFilter,
 			magFilter: NearestFilter
 		} as const;
-		this.#sample = new WebGLRenderTarget(widthPx, heightPx, {
-			...exact,
-			type: UnsignedByteType,
-			depthTexture
-		});
+		this.#samples = Array.from(
+			{ length: SAMPLES_AT_ONCE },
+			() =>
+				new WebGLRenderTarget(widthPx, heightPx, { ...exact, type: UnsignedByteType, depthTexture })
+		);
 		this.#sum = new WebGLRenderTarget(widthPx, heightPx, {
 			...exact,
 			type: darkroom.canAddFloats ? FloatType : HalfFloatType,
@@ -118,12 +121,13 @@ export class Picture {
 		const jitter = [(2 * u - 1) / widthPx, (2 * v - 1) / heightPx] as const;
 		const dither = ((this.count * 0.618034) % 1) - 0.5;
 		this.#lens.throughPoint(point, pupilRadiusM(setting), jitter, dither);
-		this.#renderer.setRenderTarget(this.#sample);
+		const waiting = this.count % SAMPLES_AT_ONCE;
+		this.#renderer.setRenderTarget(this.#samples[waiting] as WebGLRenderTarget);
 		this.#renderer.clear();
 		this.#renderer.render(this.#world.root, NO_CAMERA);
-		this.#darkroom.add(this.#sample, this.#sum);
 		this.#lamps?.look(this.#renderer, this.count);
 		this.count += 1;
+		if (waiting === SAMPLES_AT_ONCE - 1) this.#addWaiting();
 	}
 
 	/** Develops what there is so far on the canvas. */
@@ -136,7 +140,16 @@ export class Picture {
 		return this.#darkroom.linear(this.subject, this.#exposure());
 	}
 
+	/** Adds the samples that are not in the sum yet. */
+	#addWaiting(): void {
+		const waiting = this.count - this.#added;
+		const last = this.count % SAMPLES_AT_ONCE || SAMPLES_AT_ONCE;
+		this.#darkroom.add(this.#samples.slice(last - waiting, last), this.#sum);
+		this.#added = this.count;
+	}
+
 	#exposure(): Exposure {
+		if (this.#added < this.count) this.#addWaiting();
 		// discs of light stand where the middle of the pupil images them
 		this.#lens.throughPoint({ x: 0, y: 0 }, 0, [0, 0]);
 		return { sum: this.#sum, samples: this.count, lamps: this.#lamps };
@@ -145,8 +158,8 @@ export class Picture {
 	dispose(): void {
 		this.#world.dispose();
 		this.#lamps?.dispose();
-		this.#sample.depthTexture?.dispose();
-		this.#sample.dispose();
+		this.#samples[0]?.depthTexture?.dispose();
+		for (const sample of this.#samples) sample.dispose();
 		this.#sum.dispose();
 	}
 }

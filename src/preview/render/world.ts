@@ -1,4 +1,4 @@
-import { Scene, type IUniform, type Material } from 'three';
+import { Scene, type IUniform } from 'three';
 import { detailFor, partsOf } from '../assemble';
 import { pupilRadiusM } from '../lens/lensUniforms';
 import { lookOf, paletteOf } from '../looks';
@@ -87,10 +87,9 @@ export function buildWorld(
 		isRough,
 		lamps: things.flatMap(lampsOf).map((lamp) => dimmed(lamp, lighting.room)),
 		dispose() {
-			for (const { geometry, material } of meshes) {
-				geometry.dispose();
-				(material as Material).dispose();
-			}
+			// materials are left to the garbage collector: disposing of the last one of a kind would
+			// throw its program away, and the next picture would have to compile it again
+			for (const { geometry } of meshes) geometry.dispose();
 			for (const { painting } of panels) painting.dispose();
 		}
 	};

@@ -128,7 +128,7 @@ interface Socket {
 function addLids(clay: Clay, make: EyeMake, face: Shape, detail: Detail): void {
 	const { ballMm, lid, socket, skin } = make;
 	const side = Math.sign(make.eye[0]);
-	const columns = { fine: 49, middle: 21, coarse: 11 }[detail];
+	const columns = { fine: 49, middle: 21, coarse: 9 }[detail];
 	const rows = { fine: 12, middle: 6, coarse: 3 }[detail];
 	const shell = ballMm + LID_MM;
 	const [cx, cy, cz] = eyeballCentre(make.eye, ballMm);

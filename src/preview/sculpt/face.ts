@@ -99,7 +99,7 @@ const bump = (x: number, y: number, reach: number) => Math.exp(-(x * x + y * y) 
 const NET: Readonly<Record<Detail, readonly [rows: number, columns: number]>> = {
 	fine: [92, 110],
 	middle: [40, 48],
-	coarse: [15, 18]
+	coarse: [14, 17]
 };
 
 /** Adds head and face without eyes, hair and ears. */

@@ -12,7 +12,7 @@ export interface Knot {
 
 /** @param around how many columns, @param between how many rings from knot to knot */
 export function addTube(clay: Clay, knots: readonly Knot[], around: number, between: number): void {
-	const rings = [...withCaps(smooth(knots, between))].reverse();
+	const rings = [...withCaps(smooth(knots, between), between === 1)].reverse();
 	clay.sheet(rings.length, around + 1, (row, column) => {
 		const ring = rings[row] as Knot;
 		const [e1, e2] = across(rings, row);
@@ -54,7 +54,7 @@ function smooth(knots: readonly Knot[], between: number): Knot[] {
 type Four = [number, number, number, number];
 
 /** Rounds both ends off. */
-function withCaps(rings: readonly Knot[]): Knot[] {
+function withCaps(rings: readonly Knot[], isCoarse: boolean): Knot[] {
 	const [first, second] = rings as [Knot, Knot];
 	const [last, before] = [...rings].reverse() as [Knot, Knot];
 	const cap = (end: Knot, next: Knot): [tip: Knot, shoulder: Knot] => {
@@ -68,7 +68,7 @@ function withCaps(rings: readonly Knot[]): Knot[] {
 	};
 	const [tipA, shoulderA] = cap(first, second);
 	const [tipB, shoulderB] = cap(last, before);
-	return [tipA, shoulderA, ...rings, shoulderB, tipB];
+	return isCoarse ? [tipA, ...rings, tipB] : [tipA, shoulderA, ...rings, shoulderB, tipB];
 }
 
 /** Two directions across the tube at a ring, the first to the back, where the seam lies. */

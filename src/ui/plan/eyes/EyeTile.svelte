@@ -136,9 +136,7 @@
 		min-width: 1.5rem;
 		font-size: 0.75rem;
 		color: #fffdf8;
-		text-shadow:
-			0 0 3px #000,
-			0 0 2px #000;
+		background: #1b2a41;
 	}
 	@media (pointer: coarse) {
 		.large {

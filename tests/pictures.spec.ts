@@ -1,0 +1,267 @@
+import { readFile } from 'node:fs/promises';
+import AxeBuilder from '@axe-core/playwright';
+import type { Locator, Page } from '@playwright/test';
+import { decode } from 'fast-png';
+import { expect, test, type App } from './support/app';
+
+/** The rendered pictures on the Plan screen, drawn in software. */
+
+test.setTimeout(90_000);
+
+const picture = (page: Page, label: RegExp | string) => page.getByRole('img', { name: label });
+const frame = (page: Page) => picture(page, 'The picture with its real blur');
+const settled = (one: Locator) =>
+	expect(one).toHaveAttribute('data-settled', 'true', { timeout: 45_000 });
+
+/** A number that changes with the contents of a picture. */
+const contents = (one: Locator): Promise<number> =>
+	one.locator('canvas').evaluate((canvas: HTMLCanvasElement) => {
+		const { width, height } = canvas;
+		const { data } = canvas.getContext('2d')?.getImageData(0, 0, width, height) ?? { data: [] };
+		return [...data].reduce((hash, value) => (hash * 31 + value) % 1_000_003, 7);
+	});
+
+const axe = async (page: Page) => {
+	const { violations } = await new AxeBuilder({ page })
+		.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+		.analyze();
+	expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+};
+
+test('the frame is drawn, settles, and is drawn again after a change', async ({ app, page }) => {
+	await app.openSample(/The couple/);
+	await settled(frame(page));
+	const before = await contents(frame(page));
+	await app.rung(1.4).click();
+	await page.mouse.move(5, 5);
+	await expect.poll(() => contents(frame(page))).not.toBe(before);
+	await settled(frame(page));
+	const after = await contents(frame(page));
+	await page.keyboard.press('Control+z');
+	await expect.poll(() => contents(frame(page)), { timeout: 30_000 }).not.toBe(after);
+	await settled(frame(page));
+	// the same points of the pupil give the same picture
+	expect(await contents(frame(page))).toBe(before);
+});
+
+test('what changes while nobody looks is drawn when somebody does', async ({ app, page }) => {
+	await app.openSample(/The couple/);
+	await settled(frame(page));
+	const hide = (isHidden: boolean) =>
+		page.evaluate((hidden) => {
+			Object.defineProperty(document, 'hidden', { value: hidden, configurable: true });
+			document.dispatchEvent(new Event('visibilitychange'));
+		}, isHidden);
+	const before = await contents(frame(page));
+	await hide(true);
+	await app.rung(2.8).click();
+	await page.mouse.move(5, 5);
+	await expect(app.headline).toContainText('fixed');
+	await expect(frame(page)).toHaveAttribute('data-settled', 'false');
+	expect(await contents(frame(page))).toBe(before);
+	await hide(false);
+	await settled(frame(page));
+	expect(await contents(frame(page))).not.toBe(before);
+});
+
+test('without a canvas off the screen it is drawn on the page', async ({ app, page }) => {
+	await page.addInitScript(() => Reflect.deleteProperty(window, 'OffscreenCanvas'));
+	await app.openSample(/The bandleader/);
+	await settled(frame(page));
+	const workers = page.workers().map((worker) => worker.url());
+	expect(workers.filter((url) => url.includes('preview'))).toEqual([]);
+});
+
+test('a click on a face in the picture focuses there, and the ring moves', async ({
+	app,
+	page
+}) => {
+	await app.openSample(/The couple/);
+	await settled(frame(page));
+	const ring = page.locator('.drawing circle.point');
+	const before = await ring.getAttribute('cx');
+	const tomas = app.frame.getByRole('option', { name: /^Tomás,/ });
+	const { x, y } = await app.middleOf(tomas.locator('.skull'));
+	await page.mouse.click(x, y);
+	await expect(app.headline).toContainText('Tomás');
+	await expect(ring).not.toHaveAttribute('cx', before ?? '');
+});
+
+test('what lies over the picture is switched on and off, and kept', async ({ app, page }) => {
+	await app.openSample(/The couple/);
+	await expect.poll(() => frame(page).getAttribute('data-samples')).not.toBe('0');
+	const marks = page.locator('.drawing [data-eye]');
+	await expect(marks).toHaveCount(0);
+	await page.getByRole('button', { name: /^show/ }).click();
+	const choices = page.getByRole('dialog', { name: 'Show over the picture' });
+	await choices.getByLabel('states of eyes and things').check();
+	await expect(marks.first()).toBeVisible();
+	await choices.getByLabel('thirds').check();
+	await choices.getByLabel('margin to crop').check();
+	await expect(page.locator('.drawing .guide')).toHaveCount(2);
+	await choices.getByLabel('focus point').uncheck();
+	await expect(page.locator('.drawing circle.point')).toHaveCount(0);
+	await page.reload();
+	await expect.poll(() => frame(page).getAttribute('data-samples')).not.toBe('0');
+	await expect(page.locator('.drawing .guide')).toHaveCount(2);
+	await expect(page.locator('.drawing circle.point')).toHaveCount(0);
+});
+
+test('compared with another f-number, another person and the state before, by a divider', async ({
+	app,
+	page
+}) => {
+	await app.openSample(/The couple/);
+	await settled(frame(page));
+	const compare = page.getByLabel('Compare with');
+	await compare.selectOption('f/1.4');
+	const second = picture(page, 'The picture with f/1.4');
+	await settled(second);
+	expect(await contents(second)).not.toBe(await contents(frame(page)));
+	const clip = () => page.locator('.second').evaluate((one) => getComputedStyle(one).clipPath);
+	await page.getByRole('slider', { name: /^Divider/ }).focus();
+	const middle = await clip();
+	await page.keyboard.press('ArrowLeft');
+	expect(await clip()).not.toBe(middle);
+	await page.getByRole('button', { name: 'all plan' }).click();
+	expect(await clip()).toContain('100%');
+
+	await compare.selectOption('focused on Tomás');
+	await settled(picture(page, 'The picture with focused on Tomás'));
+	await page.getByRole('button', { name: 'Stop comparing' }).click();
+	await expect(second).toBeHidden();
+
+	await app.rung(1.4).click();
+	await page.mouse.move(5, 5);
+	await compare.selectOption('before the last change');
+	await settled(picture(page, 'The picture with before the last change'));
+});
+
+test.describe('close-ups of the eyes', () => {
+	test('those that fail come first; a click focuses, Enter opens four parts at one scale', async ({
+		app,
+		page
+	}) => {
+		await app.openSample(/Two families/);
+		await app.rung(2.8).click();
+		await page.mouse.move(5, 5);
+		const tiles = page.getByRole('region', { name: 'Eyes' }).getByRole('button', {
+			name: /Focus here/
+		});
+		await expect(tiles.first()).toHaveAccessibleName(/a stop short|soft/);
+		const ratios = (await tiles.locator('.ratio').allTextContents()).map((text) =>
+			parseFloat(text.replace(/[^\d.]/g, ''))
+		);
+		const failing = ratios.filter((ratio) => ratio > 1);
+		expect(failing.length).toBeGreaterThan(0);
+		expect(ratios.slice(0, failing.length)).toEqual(failing.toSorted((a, b) => b - a));
+		await settled(picture(page, /^Eyes of /).first());
+
+		const name = ((await tiles.first().getAttribute('aria-label')) ?? '').split(',')[0] ?? '';
+		await tiles.first().click();
+		await expect(app.headline).toContainText(name);
+
+		const own = tiles.filter({ hasText: name });
+		await own.press('Enter');
+		const large = page.getByRole('dialog');
+		for (const part of ['near eye', 'far eye', 'nose', 'ear']) {
+			await settled(large.getByRole('img', { name: new RegExp(`^${part} at`) }));
+		}
+		await axe(page);
+		await large.locator('figure').filter({ hasText: 'nose' }).getByRole('button').click();
+		await page.keyboard.press('Escape');
+		await expect(app.headline).toContainText(`${name}’s nose`);
+	});
+});
+
+test.describe('saved', () => {
+	const save = async (page: Page, prepare: (dialog: Locator) => Promise<void>) => {
+		await page.getByRole('button', { name: 'save…' }).click();
+		const dialog = page.getByRole('dialog');
+		await prepare(dialog);
+		const download = page.waitForEvent('download', { timeout: 80_000 });
+		await dialog.getByRole('button', { name: 'Save as PNG' }).click();
+		const file = await download;
+		const bytes = await readFile(await file.path());
+		return { name: file.suggestedFilename(), bytes, text: bytes.toString('utf8') };
+	};
+	const opened = async (app: App, page: Page) => {
+		await app.openSample(/The bandleader/);
+		await settled(frame(page));
+	};
+
+	test('alone: the settings are in it, names and places are not', async ({ app, page }) => {
+		await opened(app, page);
+		const { name, bytes, text } = await save(page, async () => undefined);
+		expect(name).toBe('picture.png');
+		const { width, height } = decode(bytes, { checkCrc: true });
+		expect([width, height]).toEqual([1500, 1000]);
+		expect(text).toContain('f/1.4, focused on the right eye');
+		expect(text).toContain('50 mm');
+		expect(text).not.toContain('Sione');
+		expect(text).not.toContain('bandleader');
+	});
+
+	test('a sheet: on the face, on the trumpet, both; names when asked', async ({ app, page }) => {
+		await opened(app, page);
+		const { bytes, text, name } = await save(page, async (dialog) => {
+			await dialog.getByLabel('Choice 2 of the sheet').selectOption('about the trumpet');
+			await dialog.getByLabel('Choice 3 of the sheet').selectOption('about both');
+			await dialog.getByLabel('with names and the title').check();
+		});
+		expect(name).toBe('the-bandleader-and-the-trumpet.png');
+		const { width, height } = decode(bytes, { checkCrc: true });
+		expect(width).toBeGreaterThan(2 * 840);
+		expect(height).toBeGreaterThan(2 * 560);
+		expect(text).toContain('focused on Sione’s right eye');
+		expect(text).toContain('focused on trumpet');
+	});
+
+	test('given up half way, nothing is saved', async ({ app, page }) => {
+		await opened(app, page);
+		await page.getByRole('button', { name: 'save…' }).click();
+		const dialog = page.getByRole('dialog');
+		await dialog.getByRole('button', { name: 'Save as PNG' }).click();
+		await dialog.getByRole('button', { name: 'Stop' }).click();
+		await expect(dialog.getByRole('button', { name: 'Save as PNG' })).toBeVisible();
+		await expect(dialog.getByRole('alert')).toBeHidden();
+	});
+});
+
+for (const look of ['day', 'night'] as const) {
+	test.describe(`${look} look`, () => {
+		test.use({ colorScheme: look === 'night' ? 'dark' : 'light' });
+		test('axe finds nothing in the pictures, comparing, and the dialog to save', async ({
+			app,
+			page
+		}) => {
+			await app.openSample(/The couple/);
+			await settled(frame(page));
+			await page.getByLabel('Compare with').selectOption('f/1.4');
+			await settled(picture(page, 'The picture with f/1.4'));
+			await axe(page);
+			await page.getByRole('button', { name: 'save…' }).click();
+			await page.waitForFunction(() =>
+				document.getAnimations().every(({ playState }) => playState !== 'running')
+			);
+			await axe(page);
+		});
+	});
+}
+
+test.describe('a phone', () => {
+	test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+	test('eyes are a tab of their own, and open at large by a tap', async ({ app, page }) => {
+		await app.openSample(/The couple/);
+		await page.getByRole('radio', { name: 'Eyes' }).check({ force: true });
+		await settled(picture(page, /^Eyes of Ilinca/));
+		await axe(page);
+		await page.getByRole('button', { name: /^Ilinca at large/ }).tap();
+		await expect(page.getByRole('dialog')).toContainText('near eye');
+		const surplus = await page.evaluate(
+			() => document.documentElement.scrollWidth - document.documentElement.clientWidth
+		);
+		expect(surplus).toBe(0);
+	});
+});
