@@ -30,6 +30,12 @@ module.exports = {
 			to: { path: '^src/(ui|routes)' }
 		},
 		{
+			name: 'preview-above-core-alone',
+			severity: 'error',
+			from: { path: '^src/preview', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/(data|workers)' }
+		},
+		{
 			name: 'ui-below-routes',
 			severity: 'error',
 			from: { path: '^src/ui' },

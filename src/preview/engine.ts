@@ -1,10 +1,10 @@
-import type { LensSetting, PreviewScene, Window } from './scene';
-import type { Picture, Subject } from './render/picture';
+import type { LensSetting, PreviewScene, Subject, Window } from './scene';
+import type { Picture } from './render/picture';
 import { Studio } from './render/studio';
 import { MOST_SAMPLES, SETTLED_SAMPLES } from './lens/aperture';
 
 /** A view that is wanted: which scene, through which lens, how large. */
-export interface View extends Omit<Subject, 'scene'> {
+interface View extends Omit<Subject, 'scene'> {
 	/** Names the view from one wish to the next. */
 	readonly key: string;
 	/** Number of the scene in the order. */

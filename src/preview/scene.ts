@@ -87,6 +87,17 @@ export function wholeFrame({ widthMm, heightMm }: CameraPose): Window {
 	return { x: 0, y: 0, widthMm, heightMm };
 }
 
+/** What a picture is of. */
+export interface Subject {
+	readonly scene: PreviewScene;
+	readonly setting: LensSetting;
+	readonly window: Window;
+	readonly widthPx: number;
+	readonly heightPx: number;
+	/** Whether diffraction is drawn: worth it where a pixel is as small as the sensor's. */
+	readonly showsDiffraction: boolean;
+}
+
 /** How much of a turn of the head the body follows. */
 const BODY_TURNS = 0.6;
 

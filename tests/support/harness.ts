@@ -4,9 +4,8 @@ import { focusAt } from '$core/optics/focus';
 import { cameraPose } from '$core/scene/camera';
 import { solve } from '$core/solve/solve';
 import { Engine, type Delivery } from '../../src/preview/engine';
-import type { Subject } from '../../src/preview/render/picture';
 import { Studio } from '../../src/preview/render/studio';
-import { previewOf, wholeFrame, type Window } from '../../src/preview/scene';
+import { previewOf, wholeFrame, type Subject, type Window } from '../../src/preview/scene';
 
 /** Runs in a page: draws shots with the app's own preview, and measures what was drawn. */
 

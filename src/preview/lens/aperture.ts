@@ -6,9 +6,6 @@ export interface PupilPoint {
 	readonly y: number;
 }
 
-/** The turn of the blades: one edge lies level at the bottom, as a stopped-down lens draws it. */
-export const bladeAngle = (blades: number): number => Math.PI / blades - Math.PI / 2;
-
 /**
  * Half the diameter of the circle around an opening of straight blades that lets through as much
  * light as a round one of half diameter 1: its area is pi. Source: area of a regular polygon.

@@ -12,10 +12,9 @@ import {
 } from 'three';
 import { KEPT_GLSL } from '../lens/glsl';
 import { airyKernel, NO_BLUR, type Kernel } from '../lens/airy';
-import { roomShare } from '../scene';
+import { roomShare, type Subject } from '../scene';
 import type { LampSplats } from './lampSplats';
 import { Pass } from './pass';
-import type { Subject } from './picture';
 
 /** Adds samples up, puts the background behind them and makes light into a picture for a screen. */
 

@@ -142,7 +142,10 @@ export class LampSplats {
 	readonly #maps = new Map<number, DataTexture>();
 	readonly #disposables: { dispose(): void }[] = [];
 
-	/** @param uniforms those of the lens, with the size of the picture and its opening */
+	/**
+	 * @param reach    corner of the opening over its half diameter
+	 * @param uniforms those of the lens, with the size of the picture and its opening
+	 */
 	constructor(
 		lamps: readonly Lamp[],
 		blades: number,
@@ -245,11 +248,4 @@ export class LampSplats {
 	dispose(): void {
 		for (const one of this.#disposables) one.dispose();
 	}
-}
-
-/** The uniforms that lamps need beside those of the lens. */
-export interface LampUniforms extends Record<string, IUniform> {
-	readonly uSize: IUniform;
-	readonly uPxPerMm: IUniform;
-	readonly uOpening: IUniform;
 }

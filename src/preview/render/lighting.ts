@@ -3,7 +3,7 @@ import { dot, type Vec3 } from '$core/scene/vector';
 
 /** Light on surfaces: sky and ground, one large soft source, and a flash at the camera. */
 
-export type Triple = readonly [red: number, green: number, blue: number];
+type Triple = readonly [red: number, green: number, blue: number];
 
 /** Colours, linear: daylight under a high sky, a warm ground, the clear light of a flash. */
 const SKY: Triple = [0.46, 0.49, 0.53];

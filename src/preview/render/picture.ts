@@ -18,22 +18,11 @@ import {
 	type PupilPoint
 } from '../lens/aperture';
 import { LensUniforms, pupilRadiusM } from '../lens/lensUniforms';
-import type { LensSetting, PreviewScene, Window } from '../scene';
+import type { Subject } from '../scene';
 import { LampSplats } from './lampSplats';
 import { NO_CAMERA } from './pass';
 import { SAMPLES_AT_ONCE, type Darkroom, type Exposure } from './darkroom';
 import { buildWorld, type Workshop, type World } from './world';
-
-/** What a picture is of. */
-export interface Subject {
-	readonly scene: PreviewScene;
-	readonly setting: LensSetting;
-	readonly window: Window;
-	readonly widthPx: number;
-	readonly heightPx: number;
-	/** Whether diffraction is drawn: worth it where a pixel is as small as the sensor's. */
-	readonly showsDiffraction: boolean;
-}
 
 /** A picture in the making: the same scene from more and more points of the pupil, added up. */
 export class Picture {

@@ -3,7 +3,8 @@ import { Darkroom } from './darkroom';
 import type { Workshop } from './world';
 import { PartStore } from '../sculpt/store';
 import { Painter } from './painter';
-import { Picture, type Subject } from './picture';
+import type { Subject } from '../scene';
+import { Picture } from './picture';
 
 /** Why no picture can be drawn here. */
 export class NoGraphics extends Error {}

@@ -1,7 +1,7 @@
 import type { Shape, Point } from './shape';
 
 /** What a surface is made of; each figure brings its own colours for these. */
-export const MATTER = {
+const MATTER = {
 	skin: 0,
 	lip: 1,
 	hair: 2,

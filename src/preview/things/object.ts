@@ -23,7 +23,7 @@ export function heldObject(thing: PreviewThing): PlacedPart & Pick<Look, 'colour
 	const { colours } = lookOf(id, 'adult');
 	const depthM = Math.min(widthM, heightM);
 	// bars are counted across the width, so that each is as wide as the detail
-	const share = Math.min(0.5, detailMm / 1000 / widthM);
+	const share = Math.min(0.5, detailMm / (widthM * 1000));
 	const matrix = [
 		...[widthM / 1000, 0, 0, 0],
 		...[0, heightM / 1000, 0, 0],

@@ -1,5 +1,5 @@
 import type { Delivery } from '../../preview/engine';
-import type { Subject } from '../../preview/render/picture';
+import type { Subject } from '../../preview/scene';
 import type { PreviewPort } from '../../workers/preview';
 import { reuse } from './reuse';
 
@@ -21,7 +21,6 @@ class Preview {
 	#isStarting = false;
 	#isOrdering = false;
 	#revision = 0;
-	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- not shown anywhere
 	readonly #wanted = new Map<string, Wanted>();
 
 	/**

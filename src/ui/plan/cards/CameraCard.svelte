@@ -34,6 +34,13 @@
 		plan.change({ ...changeCamera(shot, { focalMm }), lens });
 	}
 
+	/** Two blades make no opening: a whole number from three on, or none. */
+	function setBlades(count: number, gesture: string) {
+		const blades = Math.round(count);
+		if (blades === 0 || blades >= 3)
+			plan.change({ ...shot, lens: { ...shot.lens, blades } }, gesture);
+	}
+
 	function chooseBody(name: string) {
 		plan.change({ ...shot, body: bodies.find((one) => one.name === name) ?? shot.body });
 	}
@@ -80,6 +87,15 @@
 		high={85}
 		digits={1}
 		onchange={(tiltDeg, gesture) => set({ tiltDeg }, gesture)}
+		{newGesture}
+	/>
+	<NumberField
+		label="aperture blades, 0 if round"
+		value={shot.lens.blades}
+		low={0}
+		high={20}
+		digits={0}
+		onchange={setBlades}
 		{newGesture}
 	/>
 	<Pick

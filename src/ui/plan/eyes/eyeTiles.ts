@@ -15,7 +15,7 @@ import { settingOf, type Outcome } from '../pictures';
 /** Close-ups of faces at the scale of the sensor, those that fail first. */
 
 /** A window of the sensor as it is shown: how many of its pixels to one of the screen. */
-export interface CloseUp {
+interface CloseUp {
 	readonly window: Window;
 	/** Screen pixels over sensor pixels, at most 1: nothing is enlarged. */
 	readonly share: number;

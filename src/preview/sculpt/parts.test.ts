@@ -1,0 +1,92 @@
+import { describe, expect, it } from 'vitest';
+import { HEADS } from '$core/anatomy/builds';
+import type { Clay } from './clay';
+import { sculpt, type PartName } from './parts';
+
+/** Where a line straight into the face first meets the surface, mm out of the face. */
+function met({ positions, indices }: Clay, x: number, y: number): number {
+	let most = -Infinity;
+	const at = (i: number) => [0, 1, 2].map((k) => positions[3 * i + k] as number) as Three;
+	for (let i = 0; i < indices.length; i += 3) {
+		const [a, b, c] = [0, 1, 2].map((k) => at(indices[i + k] as number)) as [Three, Three, Three];
+		const det = (b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1]);
+		if (Math.abs(det) < 1e-12) continue;
+		const u = ((x - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (y - a[1])) / det;
+		const v = ((b[0] - a[0]) * (y - a[1]) - (x - a[0]) * (b[1] - a[1])) / det;
+		if (u < -1e-9 || v < -1e-9 || u + v > 1 + 1e-9) continue;
+		most = Math.max(most, a[2] + u * (b[2] - a[2]) + v * (c[2] - a[2]));
+	}
+	return most;
+}
+
+type Three = [number, number, number];
+
+describe('heads have their landmarks where the model has them', () => {
+	const cases = [
+		['head adult fine', 'adult', 1],
+		['head adult middle', 'adult', 2],
+		['cat head fine', 'cat', 2],
+		['dog head fine', 'dog', 2]
+	] as const satisfies readonly (readonly [PartName, keyof typeof HEADS, number])[];
+
+	it.each(cases)('%s', (name, build, withinMm) => {
+		const clay = sculpt(name);
+		const { eye, noseTip, chin } = HEADS[build];
+		// the cornea itself is a vertex of the ball
+		const hasCornea = (side: number) =>
+			clay.positions.some(
+				(x, i) =>
+					i % 3 === 0 &&
+					Math.abs(x - side * eye[0]) < 1e-6 &&
+					Math.abs((clay.positions[i + 1] ?? NaN) - eye[1]) < 1e-6 &&
+					Math.abs((clay.positions[i + 2] ?? NaN) - eye[2]) < 1e-6
+			);
+		expect(hasCornea(1) && hasCornea(-1)).toBe(true);
+		expect(met(clay, eye[0], eye[1])).toBeCloseTo(eye[2], 3);
+		expect(Math.abs(met(clay, noseTip[0], noseTip[1]) - noseTip[2])).toBeLessThan(withinMm);
+		if (build === 'adult') {
+			expect(Math.abs(met(clay, chin[0], chin[1] + 1) - chin[2])).toBeLessThan(3);
+			const { hairline } = HEADS.adult;
+			expect(Math.abs(met(clay, hairline[0], hairline[1]) - hairline[2])).toBeLessThan(withinMm);
+		}
+	});
+});
+
+describe('every part', () => {
+	const names: PartName[] = [
+		'head child fine',
+		'head adult coarse',
+		'hair curls middle',
+		'hair long coarse',
+		'glasses fine',
+		'body jacket standing 1600 fine',
+		'body coat sitting 1200 middle',
+		'body shirt carried 0 coarse',
+		'cat body middle',
+		'object trumpet 0.06',
+		'object bouquet 0.05',
+		'object parcel 0.1',
+		'block'
+	];
+	it.each(names)('%s is made of finite vertices, unit normals and whole triangles', (name) => {
+		const { positions, normals, matters, finish, indices } = sculpt(name);
+		const count = positions.length / 3;
+		expect(indices.length).toBeGreaterThan(0);
+		expect(indices.length % 3).toBe(0);
+		expect(indices.every((i) => Number.isInteger(i) && i >= 0 && i < count)).toBe(true);
+		expect([...positions, ...normals, ...matters, ...finish].every(Number.isFinite)).toBe(true);
+		const lengths = Array.from({ length: count }, (_, i) =>
+			Math.hypot(...normals.slice(3 * i, 3 * i + 3))
+		);
+		// where a net comes together in a point there may be no direction
+		const whole = lengths.filter((length) => Math.abs(length - 1) < 1e-6);
+		expect(whole.length / count).toBeGreaterThan(0.85);
+	});
+
+	it('finer parts have more triangles', () => {
+		const size = (name: PartName) => sculpt(name).indices.length;
+		expect(size('head adult fine')).toBeGreaterThan(2 * size('head adult middle'));
+		expect(size('head adult middle')).toBeGreaterThan(2 * size('head adult coarse'));
+		expect(size('head adult coarse')).toBeLessThan(3 * 1100);
+	});
+});
