@@ -7,7 +7,7 @@ const PORT = 4196;
 const chromium = execSync('command -v chromium', { encoding: 'utf8' }).trim();
 
 /** Tests of the rendered pictures. */
-const PICTURES = /(preview|pictures)\.spec\.ts/;
+const PICTURES = /(preview\w*|pictures)\.spec\.ts/;
 const ARGS = [
 	'--no-sandbox',
 	'--disable-quic',
@@ -35,7 +35,12 @@ export default defineConfig({
 		{
 			name: 'app',
 			testIgnore: PICTURES,
-			use: { launchOptions: { executablePath: chromium, args: [...ARGS, '--disable-3d-apis'] } }
+			use: {
+				launchOptions: {
+					executablePath: chromium,
+					args: [...ARGS, '--disable-software-rasterizer']
+				}
+			}
 		},
 		{
 			name: 'pictures',

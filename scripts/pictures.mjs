@@ -54,6 +54,27 @@ const PICTURES = [
 				.first()
 				.hover()
 	],
+	[
+		'plan-compare',
+		DESK,
+		'day',
+		/The couple/,
+		(page) => page.getByLabel('Compare with').selectOption('f/1.4')
+	],
+	[
+		'plan-eyes',
+		DESK,
+		'night',
+		/The couple/,
+		(page) => page.getByRole('button', { name: /^Ilinca at large/ }).click()
+	],
+	[
+		'phone-eyes',
+		PHONE,
+		'day',
+		/The couple/,
+		(page) => page.getByRole('radio', { name: 'Eyes' }).check({ force: true })
+	],
 	['phone-stage', PHONE, 'day', /Two families/],
 	[
 		'phone-frame',
@@ -96,6 +117,14 @@ try {
 		await page.mouse.move(0, 0);
 		await prepare?.(page);
 		await page.evaluate(() => Promise.all(document.getAnimations().map((one) => one.finished)));
+		await page.waitForFunction(
+			() =>
+				[...document.querySelectorAll('[data-settled]')].every(
+					(one) => one.getAttribute('data-settled') === 'true'
+				),
+			undefined,
+			{ timeout: 120_000 }
+		);
 		await page.screenshot({ path: `${FOLDER}/${name}.png` });
 		await page.close();
 		console.log(`${FOLDER}/${name}.png`);

@@ -40,6 +40,8 @@ const FIRST_SAMPLES = 8;
 const SLICE_MS = 60;
 /** A picture is shown again when it has so many times the samples. */
 const WORTH_SHOWING = 4;
+/** No sample is taken to be faster than this: clocks are coarse. */
+const LEAST_MS = 0.05;
 /** Faster than this for a sample, ms, is worth refining beyond the settled picture. */
 const FAST_MS = 6;
 
@@ -136,23 +138,25 @@ export class Engine {
 	async #run(): Promise<void> {
 		if (this.#isWorking) return;
 		this.#isWorking = true;
-		try {
-			for (let work = this.#next(); work; work = this.#next()) {
-				if (work.delivered > 0) {
-					const rest = this.#orderedAt + REST_MS - performance.now();
-					if (rest > 0) {
-						await new Promise((resolve) => setTimeout(resolve, rest));
-						continue;
-					}
-				}
-				this.#current = work;
-				await this.#slice(work);
-				if (!this.#works.includes(work)) work.picture?.dispose();
-			}
-		} finally {
-			this.#current = null;
-			this.#isWorking = false;
+		for (let work = this.#next(); work; work = this.#next()) {
+			const restMs = this.#orderedAt + REST_MS - performance.now();
+			if (work.delivered > 0 && restMs > 0) await new Promise((done) => setTimeout(done, restMs));
+			else await this.#work(work);
 		}
+		this.#isWorking = false;
+	}
+
+	/** A slice of work; what goes wrong with a view is told, and does not stop the others. */
+	async #work(work: Work): Promise<void> {
+		this.#current = work;
+		try {
+			await this.#slice(work);
+		} catch (error) {
+			this.#works = this.#works.filter((one) => one !== work);
+			reportError(error);
+		}
+		this.#current = null;
+		if (!this.#works.includes(work)) work.picture?.dispose();
 	}
 
 	/** Views without a picture first, in their order; then the one that has come least far. */
@@ -175,7 +179,8 @@ export class Engine {
 		const { picture } = work;
 		const goal = isFirst ? FIRST_SAMPLES : goalOf(work);
 		const until = performance.now() + (isFirst ? FIRST_MS : SLICE_MS);
-		let doneAt = performance.now();
+		const startedAt = performance.now();
+		let drawn = 0;
 		let batch = this.#addBatch(work, picture, goal, 0);
 		while (batch) {
 			const leftMs = () => until - performance.now();
@@ -183,8 +188,8 @@ export class Engine {
 			const ahead = leftMs() - batch.size * work.sampleMs;
 			let next = ahead > 0 ? this.#addBatch(work, picture, goal, ahead) : null;
 			await batch.done;
-			work.sampleMs = (performance.now() - doneAt) / batch.size;
-			doneAt = performance.now();
+			drawn += batch.size;
+			work.sampleMs = Math.max(LEAST_MS, (performance.now() - startedAt) / drawn);
 			if (!next && leftMs() > work.sampleMs) next = this.#addBatch(work, picture, goal, leftMs());
 			batch = next;
 		}

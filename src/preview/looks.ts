@@ -103,7 +103,7 @@ export function lookOf(id: string, build: Build): Look {
 	) as HairStyle;
 	const hasGlasses = isAdult && draw.chance(0.18);
 	const outfit = draw.of(OUTFITS);
-	const red = mixed(skin, [0.62, 0.13, 0.1], 0.34);
+	const red = mixed(skin, [0.62, 0.13, 0.1], isDark ? 0.1 : 0.32);
 	const colours: Record<Matter, Colour> = {
 		skin,
 		lip: isAnimal ? colour('#8f5f58') : mixed(skin, [0.42, 0.07, 0.08], isDark ? 0.38 : 0.5),

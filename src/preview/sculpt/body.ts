@@ -127,9 +127,9 @@ function addArm(limb: AddLimb, side: 1 | -1, pose: Pose): void {
 	const isHanging = pose === 'standing';
 	const wrist: Point = isHanging ? [side * 214, -745, BACK + 44] : [side * 118, -640, 120];
 	limb(
-		knot('cloth', 50, side * 150, -222, BACK),
-		knot('cloth', 57, side * 190, -270, BACK),
-		knot('cloth', 49, side * 216, -400, BACK - 8),
+		knot('cloth', 42, side * 146, -226, BACK),
+		knot('cloth', 53, side * 184, -276, BACK),
+		knot('cloth', 49, side * 212, -400, BACK - 8),
 		knot('cloth', 45, side * 224, isHanging ? -530 : -520, isHanging ? BACK - 10 : BACK + 16),
 		...(isHanging ? [knot('cloth', 41, side * 221, -640, BACK + 14)] : []),
 		knot('cloth', 35, ...wrist)

@@ -48,10 +48,10 @@ function addTrumpet(clay: Clay, bar: number): void {
 		const tint = isOdd(500 - radius, bar) ? engraved : brass;
 		rings.push([radius, Math.max(out, -BELL_DEEP), { ...tint, open: dim }]);
 	}
-	addTurned(clay, rings.toReversed());
+	addTurned(clay, rings);
 	addTurned(clay, [
-		[70, -620, { matter: 'dark' }],
-		[0, -620, { matter: 'dark' }]
+		[76, -990, { matter: 'dark' }],
+		[0, -990, { matter: 'dark' }]
 	]);
 	const outside = Array.from({ length: 20 }, (_, i): [number, number, Tint] => {
 		const out = -BELL_DEEP * (1 - i / 19);
@@ -88,11 +88,12 @@ function addBouquet(clay: Clay, bar: number): void {
 	const across = 6;
 	for (let i = 0; i < across * across; i++) {
 		const [column, row] = [i % across, Math.floor(i / across)];
-		const jitter = ((i * 37) % 11) / 11 - 0.5;
-		const x = ((column + 0.5 + 0.3 * (row % 2) - 0.15 + 0.12 * jitter) / across - 0.5) * 980;
-		const y = ((row + 0.5 + 0.14 * jitter) / across - 0.5) * 980;
+		const draw = (i * 7 + row * 3) % 11;
+		const jitter = draw / 10 - 0.5;
+		const x = ((column + 0.5 + 0.5 * (row % 2) - 0.25 + 0.3 * jitter) / across - 0.5) * 980;
+		const y = ((row + 0.5 + 0.4 * (((i * 5) % 7) / 6 - 0.5)) / across - 0.5) * 980;
 		const bulge = 220 * (1 - (x / 520) ** 2) * (1 - (y / 520) ** 2) - 200;
-		const matter = i % 5 === 0 ? 'marking' : i % 3 === 0 ? 'shirt' : 'lip';
+		const matter = (['marking', 'shirt', 'lip', 'lip', 'shirt'] as const)[draw % 5] ?? 'lip';
 		addBloom(clay, [x, y, bulge + 40 * jitter], 118, bar, matter);
 	}
 	for (let i = 0; i < 7; i++) addStem(clay, (i - 3) * 34);

@@ -37,6 +37,8 @@ Paint pattern(vec2 mm, vec2 half_, float detail) {
 Paint pattern(vec2 mm, vec2 half_, float detail) {
 	vec3 found = uTint * 0.16;
 	float cover = 0.0;
+	// not of the leaf's own measure, which jumps from cell to cell
+	float pixel = max(fwidth(mm.x) / detail, 1e-4);
 	vec2 edge = 1.0 - abs(mm) / half_;
 	float thick = smoothstep(0.0, 0.22, min(edge.x * half_.x, edge.y * half_.y) / min(half_.x, half_.y));
 	for (int layer = 0; layer < 3; layer++) {
@@ -50,14 +52,14 @@ Paint pattern(vec2 mm, vec2 half_, float detail) {
 			off = vec2(cos(turn) * off.x - sin(turn) * off.y, sin(turn) * off.x + cos(turn) * off.y);
 			// two arcs meeting in a point: one unit across, twice as long
 			float lens = abs(off.x) + 0.5 * off.y * off.y - 0.5;
-			float isHere = within(lens) * step(0.32 + 0.5 * (1.0 - thick), bright);
+			float isHere = clamp(0.5 - lens / pixel, 0.0, 1.0) * step(0.32 + 0.5 * (1.0 - thick), bright);
 			vec3 leaf = uTint * (0.45 + 0.9 * bright) * (0.8 + 0.35 * step(0.0, off.x));
 			leaf.r *= 0.8 + 0.5 * random(cell + 19.0);
 			found = mix(found, leaf, isHere);
 			cover = max(cover, isHere);
 		}
 	}
-	float behind = smoothstep(0.2, 0.75, thick);
+	float behind = smoothstep(0.3, 0.8, thick);
 	return Paint(found, max(cover, behind) * mix(1.0, 0.4, uClear), 1.0);
 }`,
 	// panes of sky between bars as wide as the detail

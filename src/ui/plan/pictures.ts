@@ -1,9 +1,10 @@
+import type { Shot } from '$core/format/shot';
 import { imageDistanceMm } from '$core/optics/thinLens';
 import { focusAt } from '$core/optics/focus';
 import { ladderOf } from '$core/optics/fNumber';
 import type { Scene } from '$core/solve/scene';
 import type { Solution } from '$core/solve/solve';
-import { previewOf, type LensSetting, type Window } from '../../preview/scene';
+import { previewOf, type LensSetting, type PreviewScene, type Window } from '../../preview/scene';
 import type { Wish } from '../shared/preview.svelte';
 
 /** A solution, or a scene that asks for nothing and has none. */
@@ -32,6 +33,15 @@ export function imageMmOf({ scene, pair }: Outcome): number {
 	return pair?.candidate.focus.imageDistanceMm ?? imageDistanceMm(scene.pose.focalMm, 1e3);
 }
 
+/** The scene of each shot, made once: all views of a shot share it. */
+const scenes = new WeakMap<Shot, PreviewScene>();
+
+function sceneOf(shot: Shot): PreviewScene {
+	const scene = scenes.get(shot) ?? previewOf(shot);
+	scenes.set(shot, scene);
+	return scene;
+}
+
 /** The picture of an outcome: of the whole frame, or of a window of the sensor. */
 export function wishOf(
 	outcome: Outcome,
@@ -41,7 +51,7 @@ export function wishOf(
 	showsDiffraction = false
 ): Wish {
 	return {
-		scene: previewOf(outcome.scene.shot),
+		scene: sceneOf(outcome.scene.shot),
 		setting: settingOf(outcome),
 		window,
 		widthPx,

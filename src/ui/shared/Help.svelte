@@ -14,6 +14,8 @@
 			'arrows go from object to object, Enter takes hold; then arrows move 5 cm (Shift: 1 cm), comma and full stop turn, Enter lets go'
 		],
 		['on the picture', 'arrows go from face to face, Enter focuses there'],
+		['on the eyes', 'Enter opens a face at large'],
+		['on the divider', 'arrows move it'],
 		['on the ladder', 'arrows look at a rung, Enter fixes or frees it']
 	] as const;
 </script>
@@ -43,6 +45,10 @@
 			/>
 			single-letter shortcuts
 		</label>
+		<p>
+			The picture is drawn through the lens as it is set, so blur, discs of light and who hides whom
+			are as they will be. The figures are invented; shake and motion are not drawn.
+		</p>
 		<p>
 			Everything is kept in this browser and sent nowhere. To give a shot to somebody, save it to a
 			file; they drop the file on their window.

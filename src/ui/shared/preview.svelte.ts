@@ -1,7 +1,7 @@
 import type { Delivery } from '../../preview/engine';
 import type { Subject } from '../../preview/scene';
 import type { PreviewPort } from '../../workers/preview';
-import { reuse } from './reuse';
+import { keep } from './reuse';
 
 /** A picture that a part of the screen wants: of what, through which lens, how large. */
 export type Wish = Subject;
@@ -33,7 +33,7 @@ class Preview {
 	 */
 	want(key: string, rank: number, wish: Wish, take: (delivery: Delivery) => void): () => void {
 		const before = this.#wanted.get(key)?.wish;
-		const mine = { rank, wish: before ? reuse(before, wish) : wish, take };
+		const mine = { rank, wish: before ? keep(before, wish) : wish, take };
 		this.#wanted.set(key, mine);
 		this.#orderSoon();
 		return () => {

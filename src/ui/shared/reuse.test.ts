@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { reuse, reusing } from './reuse';
+import { keep, keeping, reuse, reusing } from './reuse';
 
 describe('reusing what has not changed', () => {
 	it('gives back the very same thing when nothing has', () => {
@@ -40,5 +40,24 @@ describe('reusing what has not changed', () => {
 		x = 2;
 		expect(value()).not.toBe(first);
 		expect(value().rest).toBe(first.rest);
+	});
+});
+
+describe('keeping what is the same as a whole', () => {
+	it('gives back what was there before when nothing differs, else the new thing itself', () => {
+		const before = { scene: { a: 1 }, at: [1, 2] };
+		expect(keep(before, structuredClone(before))).toBe(before);
+		const after = { scene: { a: 1 }, at: [1, 3] };
+		expect(keep(before, after)).toBe(after);
+		expect(keep(before, after).scene).toBe(after.scene);
+	});
+
+	it('remembers the last one', () => {
+		let value = { a: [1] };
+		const kept = keeping(() => structuredClone(value));
+		const first = kept();
+		expect(kept()).toBe(first);
+		value = { a: [2] };
+		expect(kept()).toEqual({ a: [2] });
 	});
 });

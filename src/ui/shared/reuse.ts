@@ -31,3 +31,21 @@ export function reusing<T>(work: () => T): () => T {
 		return last.value;
 	};
 }
+
+/**
+ * `before` when `next` equals it in every part, else `next` as it is: what several share in it stays
+ * shared.
+ */
+export function keep<T>(before: T, next: T): T {
+	return reuse(before, next) === before ? before : next;
+}
+
+/** The same for a value that is worked out again and again: remembers the last one. */
+export function keeping<T>(work: () => T): () => T {
+	let last: { readonly value: T } | null = null;
+	return () => {
+		const next = work();
+		last = { value: last ? keep(last.value, next) : next };
+		return last.value;
+	};
+}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Picture from '../../shared/Picture.svelte';
-	import { reusing } from '../../shared/reuse';
+	import { keeping } from '../../shared/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { devicePx } from '../../shared/size';
 	import { wishOf, type Outcome } from '../pictures';
@@ -21,7 +21,7 @@
 	let box = $state<HTMLElement>();
 	let isInSight = $state(false);
 	const wish = $derived.by(
-		reusing(() => wishOf(outcome, tile.closeUp.window, devicePx(widthPx), devicePx(heightPx), true))
+		keeping(() => wishOf(outcome, tile.closeUp.window, devicePx(widthPx), devicePx(heightPx), true))
 	);
 	const scale = $derived(`${Math.round(tile.closeUp.share * 100)} %`);
 	const stateWords = $derived(
@@ -137,6 +137,11 @@
 		font-size: 0.75rem;
 		color: #fffdf8;
 		background: #1b2a41;
+	}
+	@media (forced-colors: active) {
+		.large {
+			forced-color-adjust: none;
+		}
 	}
 	@media (pointer: coarse) {
 		.large {

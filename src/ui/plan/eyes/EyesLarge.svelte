@@ -2,8 +2,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { stateOf } from '$core/sharpness/state';
 	import Picture from '../../shared/Picture.svelte';
-	import { reuse } from '../../shared/reuse';
-	import type { Wish } from '../../shared/preview.svelte';
+	import { keeping } from '../../shared/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { devicePx } from '../../shared/size';
 	import { wishOf, type Outcome } from '../pictures';
@@ -26,14 +25,16 @@
 	const scale = $derived(Math.round((parts[0]?.closeUp.share ?? 1) * 100));
 	const focused = $derived(outcome.plan?.focus);
 
-	let last: Record<string, Wish> = {};
-	const wishes = $derived.by(() => {
-		const next = Object.fromEntries(
-			parts.map(({ key, closeUp }) => [key, wishOf(outcome, closeUp.window, sidePx, sidePx, true)])
-		);
-		last = reuse(last, next);
-		return last;
-	});
+	const wishes = $derived.by(
+		keeping(() =>
+			Object.fromEntries(
+				parts.map(({ key, closeUp }) => [
+					key,
+					wishOf(outcome, closeUp.window, sidePx, sidePx, true)
+				])
+			)
+		)
+	);
 
 	function words({ ratio, blurPx }: FacePart): string {
 		const px = blurPx < 10 ? blurPx.toFixed(1) : Math.round(blurPx);

@@ -2,7 +2,7 @@
 	import { asksForSomething, solve, type Solution } from '$core/solve/solve';
 	import type { Wish } from '../../shared/preview.svelte';
 	import Picture from '../../shared/Picture.svelte';
-	import { reusing } from '../../shared/reuse';
+	import { keeping } from '../../shared/reuse';
 	import { fStop } from '../../shared/words';
 	import { wishOf } from '../pictures';
 	import type { PlanView } from '../plan.svelte';
@@ -26,7 +26,7 @@
 	);
 	const solution = $derived(current && asksForSomething(current.shot) ? solve(current.shot) : null);
 	const secondWish = $derived.by(
-		reusing(() => solution && wishOf(solution, wish.window, wish.widthPx, wish.heightPx))
+		keeping(() => solution && wishOf(solution, wish.window, wish.widthPx, wish.heightPx))
 	);
 	/** Place of the divider, per cent from the left. */
 	let at = $state(50);

@@ -4,7 +4,7 @@
 	import { lookAt } from '$core/solve/scene';
 	import { wholeFrame } from '../../../preview/scene';
 	import { preview } from '../../shared/preview.svelte';
-	import { reusing } from '../../shared/reuse';
+	import { keeping, reusing } from '../../shared/reuse';
 	import Picture from '../../shared/Picture.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { devicePx, fitted } from '../../shared/size';
@@ -32,7 +32,7 @@
 	let roomY = $state(1);
 	const size = $derived(fitted(roomX, roomY, pose.widthMm / pose.heightMm));
 	const wish = $derived.by(
-		reusing(() => wishOf(outcome, wholeFrame(pose), devicePx(size.width), devicePx(size.height)))
+		keeping(() => wishOf(outcome, wholeFrame(pose), devicePx(size.width), devicePx(size.height)))
 	);
 	let samples = $state(0);
 	const hasPicture = $derived(preview.why === null && samples > 0);

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Drawn, DrawnHead } from './frameScene';
 	import EyeMark from './EyeMark.svelte';
+	import FrameGuides from './FrameGuides.svelte';
 	import ThingMark from './ThingMark.svelte';
 
 	/**
@@ -47,9 +48,6 @@
 	/** mm of the sensor to a px of the screen: what is marked keeps its size on the screen. */
 	const mmPerPx = $derived(Math.max(width / Math.max(widthPx, 1), height / Math.max(heightPx, 1)));
 	let activeId = $state<string | null>(null);
-
-	/** What a print or a frame may cut off: as much of each side. */
-	const MARGIN = 0.05;
 
 	/** Ids in files may hold spaces, ids of elements may not. */
 	const elementId = (id: string) => `face-${encodeURIComponent(id)}`;
@@ -162,36 +160,15 @@
 				</g>
 			{/if}
 		{/each}
-		{#if hasThirds}
-			<path
-				class="guide"
-				role="presentation"
-				d="M{-width / 6} {-height / 2}v{height}M{width / 6} {-height / 2}v{height}M{-width /
-					2} {-height / 6}h{width}M{-width / 2} {height / 6}h{width}"
-			/>
-		{/if}
-		{#if hasMargin}
-			<rect
-				class="guide margin"
-				role="presentation"
-				x={-width * (0.5 - MARGIN)}
-				y={-height * (0.5 - MARGIN)}
-				width={width * (1 - 2 * MARGIN)}
-				height={height * (1 - 2 * MARGIN)}
-			/>
-		{/if}
-		{#if point}
-			<circle
-				class="point"
-				role="presentation"
-				cx={(point.x - 0.5) * width}
-				cy={(point.y - 0.5) * height}
-				r={9 * mmPerPx}
-			/>
-		{/if}
-		{#each hasCuts ? cuts : [] as { id, name, x, y } (id)}
-			<text class="cut" text-anchor="middle" font-size={11 * mmPerPx} {x} {y}>✂ {name}</text>
-		{/each}
+		<FrameGuides
+			{width}
+			{height}
+			{mmPerPx}
+			{point}
+			{hasThirds}
+			{hasMargin}
+			cuts={hasCuts ? cuts : []}
+		/>
 	</g>
 	<rect class="edge" x={-width / 2} y={-height / 2} {width} {height} role="presentation" />
 </svg>
@@ -211,34 +188,6 @@
 		stroke: var(--ink);
 		stroke-width: 1.5px;
 		vector-effect: non-scaling-stroke;
-	}
-	/* light over dark, so that it shows on anything */
-	.guide {
-		fill: none;
-		stroke: #fffdf8;
-		stroke-opacity: 0.75;
-		stroke-width: 1px;
-		vector-effect: non-scaling-stroke;
-		filter: drop-shadow(0 0 1px #00000099);
-		pointer-events: none;
-	}
-	.point {
-		fill: none;
-		stroke: var(--focus);
-		stroke-width: 2.2px;
-		vector-effect: non-scaling-stroke;
-		pointer-events: none;
-	}
-	.cut {
-		fill: var(--soft);
-		paint-order: stroke;
-		stroke: var(--sheet);
-		stroke-width: 3px;
-		vector-effect: non-scaling-stroke;
-		pointer-events: none;
-	}
-	.margin {
-		stroke-dasharray: 6 4;
 	}
 	.head {
 		cursor: pointer;

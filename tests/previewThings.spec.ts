@@ -1,0 +1,112 @@
+import { readShot } from '$core/format/shotFile';
+import { focusAt } from '$core/optics/focus';
+import { framePoint } from '$core/scene/camera';
+import { lookAt } from '$core/solve/scene';
+import { LENSES } from '$data/kit';
+import { expect, test } from './support/lab';
+import { person, shotInput, thing, type Sketch } from './support/shots';
+
+/** Things in the preview: whom they hide, and how fine their patterns are. */
+
+const PX = { widthPx: 600, heightPx: 400 };
+const PX_PER_MM = 600 / 36;
+
+test('who is hidden in the picture is who the core says is hidden', async ({ lab }) => {
+	test.setTimeout(90_000);
+	const behind = person('behind', [0, 1.6, 4]);
+	const covers: readonly (readonly [string, Pick<Sketch, 'people' | 'things'>])[] = [
+		['a head in front', { people: [person('front', [0.01, 1.6, 2.5])] }],
+		['a head beside', { people: [person('front', [0.28, 1.6, 2.5])] }],
+		['a wall', { things: [thing('w', [0, 1.6, 3], { look: 'wall' })] }],
+		['a wall beside', { things: [thing('w', [0.8, 1.6, 3], { look: 'wall' })] }],
+		[
+			'an object',
+			{ things: [thing('o', [0.02, 1.6, 2], { look: 'object', widthM: 0.25, heightM: 0.25 })] }
+		],
+		['a crowd', { things: [thing('c', [0, 1.6, 3], { look: 'crowd', detailMm: 80 })] }],
+		['bars, which can be seen through', { things: [thing('b', [0, 1.6, 3], { look: 'bars' })] }],
+		[
+			'leaves, which can be seen through',
+			{ things: [thing('f', [0, 1.6, 3], { look: 'foliage' })] }
+		]
+	];
+	for (const [name, { people = [], things = [] }] of covers) {
+		const sketch = { lens: LENSES.portrait85, focalMm: 85, choices: { fNumberExact: 8 } };
+		const whole = shotInput({ ...sketch, people: [...people, behind], things });
+		const reading = readShot(whole);
+		if (!reading.ok) throw new Error(reading.message);
+		const { pose, sightings } = lookAt(reading.shot);
+		const eyes = sightings.find(({ person }) => person.id === 'behind')?.eyes ?? [];
+		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldBend: 0 }, 4);
+		const places = eyes.map(({ seen }) => {
+			const at = framePoint(pose, seen, imageDistanceMm);
+			return { x: at.x * PX.widthPx, y: at.y * PX.heightPx, reachPx: 1 };
+		});
+		const drawing = { ...PX, planeM: 4, fNumber: 8, samples: 16 };
+		const seen = await lab.call('lightAt', whole, drawing, places);
+		const alone = await lab.call(
+			'lightAt',
+			shotInput({ ...sketch, people: [behind] }),
+			drawing,
+			places
+		);
+		const cover = await lab.call(
+			'lightAt',
+			shotInput({ ...sketch, people, things }),
+			drawing,
+			places
+		);
+		const apart = (a: readonly number[] = [], b: readonly number[] = []) =>
+			Math.hypot(...a.map((value, i) => value - (b[i] ?? 0)));
+		const words = (isHidden: boolean) => `${name}: ${isHidden ? 'hidden' : 'seen'}`;
+		eyes.forEach(({ lost }, i) => {
+			// something of the eye shows unless the picture is that of the cover alone
+			const isHidden = apart(seen[i], cover[i]) < 0.05 * apart(alone[i], cover[i]);
+			expect(words(isHidden)).toBe(words(lost?.why === 'hidden'));
+		});
+	}
+});
+
+test.describe('the pattern of a thing is as fine as its detail', () => {
+	/** Lengths of the runs of dark and of light along the middle row, px, without the first and last. */
+	function runs(row: readonly number[]): number[] {
+		const middle = (Math.min(...row) + Math.max(...row)) / 2;
+		const edges = row.flatMap((value, i) => {
+			const next = row[i + 1];
+			if (next === undefined || value < middle === next < middle) return [];
+			return [i + (middle - value) / (next - value)];
+		});
+		return edges.slice(1).map((edge, i) => edge - (edges[i] as number));
+	}
+
+	test('bars', async ({ lab }) => {
+		const input = shotInput({
+			lens: LENSES.portrait85,
+			focalMm: 85,
+			things: [thing('t', [0, 1.6, 3], { detailMm: 20, widthM: 3, heightM: 2 })]
+		});
+		const row = await lab.call('middleRow', input, { ...PX, planeM: 3, fNumber: 16 });
+		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldBend: 0 }, 3);
+		const barPx = ((0.02 * imageDistanceMm) / 3) * PX_PER_MM;
+		const found = runs(row);
+		expect(found.length).toBeGreaterThan(30);
+		for (const run of found) expect(Math.abs(run - barPx)).toBeLessThan(0.5);
+	});
+
+	test('the joints of bricks', async ({ lab }) => {
+		const input = shotInput({
+			lens: LENSES.portrait85,
+			focalMm: 85,
+			// a row through the middle of a course
+			things: [
+				thing('black wall', [0, 1.66, 3], { look: 'wall', detailMm: 20, widthM: 3, heightM: 2 })
+			]
+		});
+		const row = await lab.call('middleRow', input, { ...PX, planeM: 3, fNumber: 16 });
+		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldBend: 0 }, 3);
+		const jointPx = ((0.02 * imageDistanceMm) / 3) * PX_PER_MM;
+		const [short, long] = [Math.min(...runs(row)), Math.max(...runs(row))];
+		expect(Math.abs(short - jointPx)).toBeLessThan(0.7);
+		expect(Math.abs(long - 13 * jointPx)).toBeLessThan(1.5);
+	});
+});
