@@ -20,7 +20,9 @@ const ARGS = [
 export default defineConfig({
 	testDir: 'tests',
 	outputDir: 'test-results/pages',
-	timeout: 30_000,
+	// generous: two browsers share two cores, and some draw in software
+	timeout: 60_000,
+	expect: { timeout: 15_000 },
 	workers: 2,
 	fullyParallel: true,
 	forbidOnly: true,

@@ -13,6 +13,10 @@ const frame = (page: Page) => picture(page, 'The picture with its real blur');
 const settled = (one: Locator) =>
 	expect(one).toHaveAttribute('data-settled', 'true', { timeout: 45_000 });
 
+/** Drawn, if not well yet. */
+const begun = (one: Locator) =>
+	expect.poll(() => one.getAttribute('data-samples'), { timeout: 30_000 }).not.toBe('0');
+
 /** A number that changes with the contents of a picture. */
 const contents = (one: Locator): Promise<number> =>
 	one.locator('canvas').evaluate((canvas: HTMLCanvasElement) => {
@@ -77,7 +81,7 @@ test('a click on a face in the picture focuses there, and the ring moves', async
 	page
 }) => {
 	await app.openSample(/The couple/);
-	await settled(frame(page));
+	await begun(frame(page));
 	const ring = page.locator('.drawing circle.point');
 	const before = await ring.getAttribute('cx');
 	const tomas = app.frame.getByRole('option', { name: /^Tomás,/ });
@@ -89,7 +93,7 @@ test('a click on a face in the picture focuses there, and the ring moves', async
 
 test('what lies over the picture is switched on and off, and kept', async ({ app, page }) => {
 	await app.openSample(/The couple/);
-	await expect.poll(() => frame(page).getAttribute('data-samples')).not.toBe('0');
+	await begun(frame(page));
 	const marks = page.locator('.drawing [data-eye]');
 	await expect(marks).toHaveCount(0);
 	await page.getByRole('button', { name: /^show/ }).click();
@@ -102,7 +106,7 @@ test('what lies over the picture is switched on and off, and kept', async ({ app
 	await choices.getByLabel('focus point').uncheck();
 	await expect(page.locator('.drawing circle.point')).toHaveCount(0);
 	await page.reload();
-	await expect.poll(() => frame(page).getAttribute('data-samples')).not.toBe('0');
+	await begun(frame(page));
 	await expect(page.locator('.drawing .guide')).toHaveCount(2);
 	await expect(page.locator('.drawing circle.point')).toHaveCount(0);
 });
@@ -112,7 +116,7 @@ test('compared with another f-number, another person and the state before, by a 
 	page
 }) => {
 	await app.openSample(/The couple/);
-	await settled(frame(page));
+	await begun(frame(page));
 	const compare = page.getByLabel('Compare with');
 	await compare.selectOption('f/1.4');
 	const second = picture(page, 'The picture with f/1.4');
@@ -187,7 +191,7 @@ test.describe('saved', () => {
 	};
 	const opened = async (app: App, page: Page) => {
 		await app.openSample(/The bandleader/);
-		await settled(frame(page));
+		await begun(frame(page));
 	};
 
 	test('alone: the settings are in it, names and places are not', async ({ app, page }) => {
@@ -236,7 +240,7 @@ for (const look of ['day', 'night'] as const) {
 			page
 		}) => {
 			await app.openSample(/The couple/);
-			await settled(frame(page));
+			await begun(frame(page));
 			await page.getByLabel('Compare with').selectOption('f/1.4');
 			await settled(picture(page, 'The picture with f/1.4'));
 			await axe(page);

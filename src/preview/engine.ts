@@ -55,10 +55,11 @@ interface Batch {
 }
 
 interface Work {
-	readonly view: View;
+	readonly key: string;
+	readonly subject: Subject;
+	/** Equal for equal subjects. */
 	readonly signature: string;
 	revision: number;
-	subject: Subject;
 	picture: Picture | null;
 	/** Samples of the picture that was delivered last; 0 before the first. */
 	delivered: number;
@@ -79,6 +80,8 @@ export class Engine {
 	#current: Work | null = null;
 	#orderedAt = 0;
 	#isPaused = false;
+	/** The graphics context is gone, for now. */
+	#isLost = false;
 	#isWorking = false;
 
 	constructor(
@@ -91,12 +94,13 @@ export class Engine {
 		this.#deliver = deliver;
 		canvas.addEventListener('webglcontextlost', (event) => {
 			event.preventDefault();
-			this.#isPaused = true;
+			this.#isLost = true;
 		});
 		canvas.addEventListener('webglcontextrestored', () => {
 			this.#studio = new Studio(canvas);
 			this.#works = this.#works.map((work) => ({ ...work, picture: null, delivered: 0 }));
-			this.pause(false);
+			this.#isLost = false;
+			void this.#run();
 		});
 	}
 
@@ -104,7 +108,7 @@ export class Engine {
 	order({ scenes, views, revision }: Order): void {
 		this.#orderedAt = performance.now();
 		const texts = scenes.map((scene) => JSON.stringify(scene));
-		const before = new Map(this.#works.map((work) => [work.view.key, work]));
+		const before = new Map(this.#works.map((work) => [work.key, work]));
 		this.#works = views.map((view) => {
 			const { key, scene, ...rest } = view;
 			const signature = `${JSON.stringify(rest)} ${texts[scene]}`;
@@ -116,7 +120,7 @@ export class Engine {
 			}
 			const subject = { ...rest, scene: scenes[scene] as PreviewScene };
 			const sampleMs = known?.sampleMs ?? Infinity;
-			return { view, signature, revision, subject, picture: null, delivered: 0, sampleMs };
+			return { key, subject, signature, revision, picture: null, delivered: 0, sampleMs };
 		});
 		for (const work of before.values()) {
 			if (work !== this.#current) work.picture?.dispose();
@@ -161,7 +165,7 @@ export class Engine {
 
 	/** Views without a picture first, in their order; then the one that has come least far. */
 	#next(): Work | undefined {
-		if (this.#isPaused) return undefined;
+		if (this.#isPaused || this.#isLost) return undefined;
 		const first = this.#works.find(({ delivered }) => delivered === 0);
 		if (first) return first;
 		return this.#works
@@ -211,11 +215,13 @@ export class Engine {
 	async #hand(work: Work, picture: Picture): Promise<void> {
 		picture.develop();
 		const bitmap = await this.#grab();
-		const { key } = work.view;
+		// what a lost context hands out is blank
+		if (this.#isLost) return bitmap.close();
 		const isSettled = !picture.isRough && picture.count >= SETTLED_SAMPLES;
 		// a rough one counts as just begun, so that the fine one follows
 		work.delivered = picture.isRough ? 1 : picture.count;
-		this.#deliver({ key, revision: work.revision, bitmap, samples: picture.count, isSettled });
+		const { key, revision } = work;
+		this.#deliver({ key, revision, bitmap, samples: picture.count, isSettled });
 	}
 }
 

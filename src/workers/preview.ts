@@ -1,5 +1,6 @@
 import { proxy, wrap } from 'comlink';
 import type { Delivery, Order } from '../preview/engine';
+import { whyNoPictures } from '../preview/render/graphics';
 import type { PreviewService } from './preview.worker';
 
 /** The preview as the page uses it: in a worker where it can be, else on the page. */
@@ -14,14 +15,17 @@ export type PreviewStart =
 
 export async function startPreview(deliver: (delivery: Delivery) => void): Promise<PreviewStart> {
 	try {
+		// asked here first: without graphics nothing of the preview need be loaded
+		const why = whyNotHere();
+		if (why !== null) return { ok: false, why };
 		if (typeof OffscreenCanvas === 'undefined') return await startOnPage(deliver);
 		const worker = new Worker(new URL('./preview.worker.ts', import.meta.url), { type: 'module' });
 		const service = wrap<PreviewService>(worker);
 		const failed = new Promise<string>((resolve) => {
 			worker.onerror = () => resolve('it could not be loaded');
 		});
-		const why = await Promise.race([service.start(proxy(deliver)), failed]);
-		if (why === null) {
+		const refusal = await Promise.race([service.start(proxy(deliver)), failed]);
+		if (refusal === null) {
 			return {
 				ok: true,
 				port: {
@@ -36,6 +40,13 @@ export async function startPreview(deliver: (delivery: Delivery) => void): Promi
 	} catch (error) {
 		return { ok: false, why: error instanceof Error ? error.message : String(error) };
 	}
+}
+
+function whyNotHere(): string | null {
+	const context = document.createElement('canvas').getContext('webgl2');
+	const why = whyNoPictures(context);
+	context?.getExtension('WEBGL_lose_context')?.loseContext();
+	return why;
 }
 
 async function startOnPage(deliver: (delivery: Delivery) => void): Promise<PreviewStart> {

@@ -1,5 +1,6 @@
 import { WebGLRenderer } from 'three';
 import { Darkroom } from './darkroom';
+import { whyNoPictures } from './graphics';
 import type { Workshop } from './world';
 import { PartStore } from '../sculpt/store';
 import { Painter } from './painter';
@@ -28,10 +29,8 @@ export class Studio {
 			preserveDrawingBuffer: true
 		} as const;
 		const context = canvas.getContext('webgl2', options) as WebGL2RenderingContext | null;
-		if (!context) throw new NoGraphics('this browser does not offer WebGL 2');
-		if (!context.getExtension('EXT_color_buffer_float')) {
-			throw new NoGraphics('this device’s graphics cannot add up light exactly');
-		}
+		const why = whyNoPictures(context);
+		if (!context || why !== null) throw new NoGraphics(why ?? '');
 		this.#renderer = new WebGLRenderer({ canvas, context });
 		this.#renderer.autoClear = false;
 		// drawn in the order they were added

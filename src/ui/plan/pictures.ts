@@ -1,5 +1,4 @@
 import type { Shot } from '$core/format/shot';
-import { imageDistanceMm } from '$core/optics/thinLens';
 import { focusAt } from '$core/optics/focus';
 import { ladderOf } from '$core/optics/fNumber';
 import type { Scene } from '$core/solve/scene';
@@ -29,9 +28,7 @@ export function settingOf({ scene, pair }: Outcome): LensSetting {
 }
 
 /** Image distance of the picture as it is set, mm. */
-export function imageMmOf({ scene, pair }: Outcome): number {
-	return pair?.candidate.focus.imageDistanceMm ?? imageDistanceMm(scene.pose.focalMm, 1e3);
-}
+export const imageMmOf = (outcome: Outcome): number => settingOf(outcome).focus.imageDistanceMm;
 
 /** The scene of each shot, made once: all views of a shot share it. */
 const scenes = new WeakMap<Shot, PreviewScene>();

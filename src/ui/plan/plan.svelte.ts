@@ -40,6 +40,10 @@ export class PlanView {
 		return shot;
 	}
 
+	get shotId(): string | null {
+		return this.#session.shotId;
+	}
+
 	/** The shot before its last change; null when there was none. */
 	get before(): Shot | null {
 		return this.#session.before;

@@ -23,16 +23,18 @@
 {#if tiles.length > 0 && preview.why === null}
 	<section class="eyes" class:phone={isPhone} aria-label="Eyes">
 		<ul>
-			{#each tiles as tile (tile.id)}
-				<EyeTile
-					{tile}
-					{outcome}
-					{widthPx}
-					{heightPx}
-					onfocuson={() => plan.focusOn({ personId: tile.id })}
-					onlarge={() => (largeId = tile.id)}
-				/>
-			{/each}
+			{#key plan.shotId}
+				{#each tiles as tile (tile.id)}
+					<EyeTile
+						{tile}
+						{outcome}
+						{widthPx}
+						{heightPx}
+						onfocuson={() => plan.focusOn({ personId: tile.id })}
+						onlarge={() => (largeId = tile.id)}
+					/>
+				{/each}
+			{/key}
 		</ul>
 	</section>
 	<EyesLarge {plan} {outcome} bind:personId={largeId} />

@@ -10,7 +10,7 @@ import { stateOf } from '$core/sharpness/state';
 import type { Landmark } from '$core/format/shot';
 import type { Scene } from '$core/solve/scene';
 import type { Window } from '../../../preview/scene';
-import { settingOf, type Outcome } from '../pictures';
+import { imageMmOf, settingOf, type Outcome } from '../pictures';
 
 /** Close-ups of faces at the scale of the sensor, those that fail first. */
 
@@ -90,10 +90,6 @@ function blurredPx(outcome: Outcome, { eyes }: Sighting): number {
 	return Math.max(...seen.map((eye) => blurMm(outcome, eye.seen))) / outcome.scene.pixelMm;
 }
 
-function imageMm(outcome: Outcome): number {
-	return settingOf(outcome).focus.imageDistanceMm;
-}
-
 /** A window around a place, as wide as asked or wider, never enlarged. */
 function closeUpAt(
 	scene: Scene,
@@ -110,7 +106,7 @@ function closeUpAt(
 
 /** Both eyes, or the one that can be seen. */
 function pairOf(outcome: Outcome, { eyes }: Sighting, widthPx: number, heightPx: number): CloseUp {
-	const v = imageMm(outcome);
+	const v = imageMmOf(outcome);
 	const seen = eyes.filter(({ lost }) => lost === null);
 	const places = seen.map((eye) => sensorPoint(eye.seen, v));
 	const mean = (of: (place: { x: number; y: number }) => number) =>
@@ -162,7 +158,7 @@ export function faceParts(outcome: Outcome, personId: string, sidePx: number): F
 		},
 		{ key: 'ear', title: 'ear', landmark: null, seen: look(ear) }
 	] as const;
-	const v = imageMm(outcome);
+	const v = imageMmOf(outcome);
 	const nearest = Math.min(...parts.map(({ seen }) => seen.depthM));
 	const leastMm = (PART_M * size * v) / nearest;
 	return parts.map(({ key, title, landmark, seen }) => {

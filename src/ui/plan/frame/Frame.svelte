@@ -38,6 +38,12 @@
 	const hasPicture = $derived(preview.why === null && samples > 0);
 	let second = $state.raw<SecondChoice | null>(null);
 
+	$effect(() => {
+		void plan.shotId;
+		samples = 0;
+		second = null;
+	});
+
 	const PARTS: readonly { landmark: Landmark; text: string }[] = [
 		{ landmark: 'left-eye', text: 'left eye' },
 		{ landmark: 'right-eye', text: 'right eye' },
@@ -60,15 +66,18 @@
 		<div class="view" bind:clientWidth={roomX} bind:clientHeight={roomY}>
 			<div class="sheet" style:width="{size.width}px" style:height="{size.height}px">
 				{#if preview.why === null}
-					<div class="picture">
-						<Picture
-							name="frame"
-							rank={0}
-							{wish}
-							label="The picture with its real blur"
-							ondrawn={(count) => (samples = count)}
-						/>
-					</div>
+					<!-- another shot's picture is not shown while this one's is on its way -->
+					{#key plan.shotId}
+						<div class="picture">
+							<Picture
+								name="frame"
+								rank={0}
+								{wish}
+								label="The picture with its real blur"
+								ondrawn={(count) => (samples = count)}
+							/>
+						</div>
+					{/key}
 				{/if}
 				<div class="drawing">
 					<FrameDrawing

@@ -4,6 +4,7 @@
 	import { SETTLED_SAMPLES } from '../../../preview/lens/aperture';
 	import { asksForSomething, solve, type Solution } from '$core/solve/solve';
 	import { fileName, saveBlob } from '../../shared/files';
+	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import {
@@ -87,7 +88,10 @@
 
 <Modal title="Save the picture" bind:open={isOpen} size="xs">
 	<div class="save">
-		<p>This picture: {captionOf(solution, settings.units, true)}.</p>
+		<p>
+			This picture:
+			<Named text={captionOf(solution, settings.units, true)} shot={plan.shot} />.
+		</p>
 		<fieldset>
 			<legend>Beside it on one sheet, if you like</legend>
 			{#each OTHERS as place, i (place)}
