@@ -5,6 +5,7 @@ import {
 	canRedo,
 	canUndo,
 	present,
+	previous,
 	record,
 	redo,
 	startHistory,
@@ -30,6 +31,12 @@ describe('undo and redo', () => {
 		const start = startHistory(named('0'));
 		expect(undo(start)).toBe(start);
 		expect(redo(start)).toBe(start);
+	});
+
+	it('know the shot before the last change, and that there is none at the start', () => {
+		expect(previous(after('a', 'b'))?.title).toBe('a');
+		expect(previous(undo(after('a', 'b')))?.title).toBe('0');
+		expect(previous(after())).toBeNull();
 	});
 
 	it('a drag is one step however many changes it makes', () => {

@@ -42,6 +42,10 @@ export function redo(history: History): History {
 	return canRedo(history) ? { ...history, cursor: history.cursor + 1 } : history;
 }
 
+/** The shot before its last change; null when there was none. */
+export const previous = (history: History): Shot | null =>
+	canUndo(history) ? present(undo(history)) : null;
+
 /** Adds a change: it joins the present step when the gesture is the same, else it makes a new one. */
 export function record(history: History, shot: Shot, gesture: string): History {
 	const kept = history.steps.slice(0, history.cursor - history.first + 1);

@@ -5,6 +5,7 @@ import type { Detail } from './face';
 import {
 	ball,
 	ellipsoid,
+	lump,
 	mirrored,
 	pressed,
 	rod,
@@ -35,8 +36,6 @@ interface Cut {
 	readonly more: readonly Lump[];
 }
 
-const soft = (shape: Shape, seam: number): Lump => ({ shape, seam });
-
 const CUTS: Readonly<Record<HairStyle, Cut>> = {
 	cropped: cut({ top: 8, side: 4, back: 6, ear: 18, nape: 62, wave: 0.6, waves: 70 }),
 	parted: cut({
@@ -48,7 +47,7 @@ const CUTS: Readonly<Record<HairStyle, Cut>> = {
 		nape: 78,
 		wave: 1.2,
 		waves: 46,
-		more: [soft(ellipsoid([-14, 92, -38], [52, 24, 40]), 22)]
+		more: [lump(ellipsoid([-14, 92, -38], [52, 24, 40]), 22)]
 	}),
 	bun: cut({
 		top: 10,
@@ -58,7 +57,7 @@ const CUTS: Readonly<Record<HairStyle, Cut>> = {
 		nape: 66,
 		wave: 0.9,
 		waves: 54,
-		more: [soft(ball([0, 96, -168], 40), 10)]
+		more: [lump(ball([0, 96, -168], 40), 10)]
 	}),
 	long: cut({
 		top: 14,
@@ -70,8 +69,8 @@ const CUTS: Readonly<Record<HairStyle, Cut>> = {
 		wave: 1.3,
 		waves: 44,
 		more: [
-			soft(mirrored(rod([74, 20, -92], [80, -150, -72], 17, 20)), 24),
-			soft(ellipsoid([0, -90, -140], [80, 110, 42]), 30)
+			lump(mirrored(rod([74, 20, -92], [80, -150, -72], 17, 20)), 24),
+			lump(ellipsoid([0, -90, -140], [80, 110, 42]), 30)
 		]
 	}),
 	curls: cut({ top: 34, side: 26, back: 30, fringe: 4, ear: 40, nape: 84, wave: 3.6, waves: 26 }),
@@ -136,7 +135,7 @@ function hairShape(head: HeadMeasures, cut: Cut): Shape {
 			waves(cut, a / length, b / length, c / length)
 		);
 	};
-	return pressed([soft(cap, 1), ...cut.more]);
+	return pressed([lump(cap, 1), ...cut.more]);
 }
 
 function waves({ wave, waves }: Cut, a: number, b: number, c: number): number {
@@ -188,9 +187,9 @@ export function addEars(clay: Clay, head: HeadMeasures, detail: Detail): void {
 		];
 		addGlobe(clay, {
 			shape: pressed([
-				soft(ellipsoid(at(9, 4, -4), [9, 31, 17]), 1),
+				lump(ellipsoid(at(9, 4, -4), [9, 31, 17]), 1),
 				{ shape: ellipsoid(at(20, 4, 3), [10, 18, 8]), seam: 6, digs: true },
-				soft(ellipsoid(at(6, -22, 2), [7, 10, 8]), 6)
+				lump(ellipsoid(at(6, -22, 2), [7, 10, 8]), 6)
 			]),
 			middle: at(7, 0, -3),
 			pole: [0, 1],

@@ -54,6 +54,10 @@ export interface Lump {
 	readonly digs?: boolean;
 }
 
+export const lump = (shape: Shape, seam: number): Lump => ({ shape, seam });
+/** The same lump on both sides of a face. */
+export const lumps = (shape: Shape, seam: number): Lump => lump(mirrored(shape), seam);
+
 /** Presses lumps together in their order. */
 export function pressed(lumps: readonly Lump[]): Shape {
 	return (x, y, z) => {

@@ -3,6 +3,7 @@ import {
 	canRedo,
 	canUndo,
 	present,
+	previous,
 	record,
 	redo,
 	startHistory,
@@ -73,10 +74,7 @@ export class Session {
 	get shot(): Shot | null {
 		return this.#history ? present(this.#history) : null;
 	}
-	/** The shot before its last change; null when there was none. */
-	get before(): Shot | null {
-		return this.#history && canUndo(this.#history) ? present(undo(this.#history)) : null;
-	}
+	readonly before = $derived.by(() => this.#history && previous(this.#history));
 	get job(): Job | null {
 		return this.jobs.find(({ id }) => id === this.#record?.jobId) ?? null;
 	}
