@@ -14,16 +14,18 @@ export interface PlacedPart {
 	readonly matrix: readonly number[];
 }
 
-/** Above this many pixels for a head it is made fine, below that many coarse. */
-const FINE_PX = 150;
+/** For how many pixels of a head at most it is made coarser. */
+const MIDDLE_PX = 150;
 const COARSE_PX = 64;
+const FAR_PX = 40;
 const HEAD_M = 0.23;
 
 /** How finely a figure is made for a picture. */
 export function detailFor(figure: Figure, pxPerMAtOneM: number): Detail {
 	const px = (HEAD_M * figure.size * pxPerMAtOneM) / Math.max(figure.head.origin.z, 0.05);
-	if (px > FINE_PX) return 'fine';
-	return px < COARSE_PX ? 'coarse' : 'middle';
+	if (px > MIDDLE_PX) return 'fine';
+	if (px > COARSE_PX) return 'middle';
+	return px > FAR_PX ? 'coarse' : 'far';
 }
 
 /** The parts of a figure. */
@@ -35,7 +37,9 @@ export function partsOf(figure: Figure, look: Look, detail: Detail, ground: Grou
 	return [
 		onHead(`head ${age} ${detail}`),
 		onHead(`hair ${look.hair} ${detail}`),
-		...(look.hasGlasses && detail !== 'coarse' ? [onHead(`glasses ${detail}`)] : []),
+		...(look.hasGlasses && (detail === 'fine' || detail === 'middle')
+			? [onHead(`glasses ${detail}`)]
+			: []),
 		...bodyParts(figure, look, ground, detail)
 	];
 }

@@ -1,7 +1,7 @@
 import type { LensSetting, PreviewScene, Subject, Window } from './scene';
 import type { Picture } from './render/picture';
 import { Studio } from './render/studio';
-import { MOST_SAMPLES, SETTLED_SAMPLES } from './lens/aperture';
+import { settledSamples, worthTaking } from './lens/samples';
 
 /** A view that is wanted: which scene, through which lens, how large. */
 interface View extends Omit<Subject, 'scene'> {
@@ -27,6 +27,8 @@ export interface Delivery {
 	readonly revision: number;
 	readonly bitmap: ImageBitmap;
 	readonly samples: number;
+	/** How much of the way to a settled picture it has come, 0 to 1. */
+	readonly share: number;
 	readonly isSettled: boolean;
 }
 
@@ -60,6 +62,8 @@ interface Work {
 	/** Equal for equal subjects. */
 	readonly signature: string;
 	revision: number;
+	/** Samples after which its picture may stand. */
+	readonly settled: number;
 	picture: Picture | null;
 	/** Samples of the picture that was delivered last; 0 before the first. */
 	delivered: number;
@@ -120,7 +124,8 @@ export class Engine {
 			}
 			const subject = { ...rest, scene: scenes[scene] as PreviewScene };
 			const sampleMs = known?.sampleMs ?? Infinity;
-			return { key, subject, signature, revision, picture: null, delivered: 0, sampleMs };
+			const settled = settledSamples(subject);
+			return { key, subject, signature, revision, settled, picture: null, delivered: 0, sampleMs };
 		});
 		for (const work of before.values()) {
 			if (work !== this.#current) work.picture?.dispose();
@@ -217,13 +222,14 @@ export class Engine {
 		const bitmap = await this.#grab();
 		// what a lost context hands out is blank
 		if (this.#isLost) return bitmap.close();
-		const isSettled = !picture.isRough && picture.count >= SETTLED_SAMPLES;
+		const share = picture.isRough ? 0 : Math.min(1, picture.count / work.settled);
 		// a rough one counts as just begun, so that the fine one follows
 		work.delivered = picture.isRough ? 1 : picture.count;
 		const { key, revision } = work;
-		this.#deliver({ key, revision, bitmap, samples: picture.count, isSettled });
+		const isSettled = share === 1;
+		this.#deliver({ key, revision, bitmap, samples: picture.count, share, isSettled });
 	}
 }
 
-const goalOf = ({ sampleMs }: Work): number =>
-	sampleMs < FAST_MS ? MOST_SAMPLES : SETTLED_SAMPLES;
+const goalOf = ({ sampleMs, settled }: Work): number =>
+	sampleMs < FAST_MS ? worthTaking(settled) : settled;

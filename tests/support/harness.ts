@@ -4,6 +4,8 @@ import { focusAt } from '$core/optics/focus';
 import { cameraPose } from '$core/scene/camera';
 import { solve } from '$core/solve/solve';
 import { Engine, type Delivery } from '../../src/preview/engine';
+import { MOST_SAMPLES } from '../../src/preview/lens/aperture';
+import { settledSamples } from '../../src/preview/lens/samples';
 import { Studio } from '../../src/preview/render/studio';
 import { previewOf, wholeFrame, type Subject, type Window } from '../../src/preview/scene';
 
@@ -196,6 +198,18 @@ const harness = {
 				return sum.map((value) => value / count) as [number, number, number];
 			});
 		});
+	},
+
+	/** How far a picture with as many samples as it settles with is from one with 256, of 255 steps. */
+	settledAgainstMost(input: ShotInput, drawing: Drawing) {
+		const samples = settledSamples(subjectOf(input, drawing));
+		const step = (light: number) => 255 * Math.min(1, Math.max(0, light)) ** (1 / 2.2);
+		const most = green(input, { ...drawing, samples: MOST_SAMPLES });
+		const off = green(input, { ...drawing, samples })
+			.map((light, i) => Math.abs(step(light) - step(most[i] as number)))
+			.sort();
+		const mean = off.reduce((sum, one) => sum + one, 0) / off.length;
+		return { samples, mean, ofAThousand: off[Math.floor(0.999 * off.length)] as number };
 	},
 
 	/** How an engine goes on after its context was lost and given back: samples before and after. */

@@ -65,8 +65,6 @@ export function pupilPoints(count: number, blades: number): PupilPoint[] {
 	return points.map(({ x, y }) => ({ x: x - middle.x, y: y - middle.y }));
 }
 
-/** Samples after which a picture may stand; a fast graphics card goes on from there. */
-export const SETTLED_SAMPLES = 64;
 /** The most samples a picture takes: the cells of the map are counted in a byte. */
 export const MOST_SAMPLES = 256;
 /** Sides of the map of cells, and the half diameters of the opening it covers each way. */

@@ -70,7 +70,8 @@ const EYES: Readonly<Record<Animal, Omit<EyeMake, 'eye' | 'skin'>>> = {
 const NET: Readonly<Record<Detail, readonly [rows: number, columns: number]>> = {
 	fine: [110, 130],
 	middle: [46, 52],
-	coarse: [22, 28]
+	coarse: [22, 28],
+	far: [15, 19]
 };
 
 /** Adds the head of an animal with its eyes, nose and whiskers. */
@@ -100,14 +101,15 @@ export function addAnimalHead(
 		smooth,
 		detail
 	);
+	const isFine = detail === 'fine' || detail === 'middle';
 	const size: Point = animal === 'cat' ? [5.5, 4, 5] : [12, 9, 10];
 	addGlobe(clay, {
 		shape: ellipsoid([0, noseUp, noseOut - size[2]], size),
 		middle: [0, noseUp, noseOut - size[2]],
 		pole: [0, 1],
 		reach: 30,
-		rows: detail === 'coarse' ? 6 : 14,
-		columns: detail === 'coarse' ? 8 : 18,
+		rows: isFine ? 14 : 6,
+		columns: isFine ? 18 : 8,
 		tint: () => ({ matter: 'dark', other: 'lip', share: animal === 'cat' ? 0.7 : 0.12, gloss: 0.7 })
 	});
 	if (detail === 'fine') addWhiskers(clay, animal, smooth);

@@ -28,8 +28,7 @@ interface Oval {
 	readonly matter: Matter;
 }
 
-function addLathe(clay: Clay, ovals: readonly Oval[], isCoarse: boolean): void {
-	const columns = isCoarse ? 9 : 25;
+function addLathe(clay: Clay, ovals: readonly Oval[], columns: number): void {
 	const rows = ovals.length;
 	clay.sheet(rows, columns, (row, column) => {
 		// from the lowest oval upwards
@@ -102,12 +101,14 @@ export function addBody(
 	floorMm: number,
 	detail: Detail
 ): void {
-	const isCoarse = detail === 'coarse';
-	const limb: AddLimb = (...knots) => addTube(clay, knots, isCoarse ? 6 : 14, isCoarse ? 1 : 5);
-	addLathe(clay, NECK, isCoarse);
+	const isCoarse = detail === 'coarse' || detail === 'far';
+	const around = { fine: 24, middle: 24, coarse: 8, far: 7 }[detail];
+	const aroundLimb = { fine: 14, middle: 14, coarse: 6, far: 5 }[detail];
+	const limb: AddLimb = (...knots) => addTube(clay, knots, aroundLimb, isCoarse ? 1 : 5);
+	addLathe(clay, NECK, around + 1);
 	const trunk = TRUNK[outfit]('cloth');
 	const isLong = outfit === 'coat' && pose === 'standing';
-	addLathe(clay, isLong || outfit !== 'coat' ? trunk : trunk.slice(0, -2), isCoarse);
+	addLathe(clay, isLong || outfit !== 'coat' ? trunk : trunk.slice(0, -2), around + 1);
 	if (outfit !== 'coat') addShirtFront(clay, outfit === 'jacket' ? 300 : 205, isCoarse);
 	both((side) => addArm(limb, side, pose));
 	if (pose === 'standing') {

@@ -147,7 +147,8 @@ function waves({ wave, waves }: Cut, a: number, b: number, c: number): number {
 const NET: Readonly<Record<Detail, readonly [rows: number, columns: number]>> = {
 	fine: [64, 120],
 	middle: [30, 48],
-	coarse: [9, 16]
+	coarse: [9, 16],
+	far: [7, 11]
 };
 
 /** Adds hair of a style. */
@@ -175,10 +176,9 @@ const strand = (x: number, y: number, z: number, count: number) =>
 
 /** Human ears: a shell with a hollow, its middle at the model's place. */
 export function addEars(clay: Clay, head: HeadMeasures, detail: Detail): void {
-	const [rows, columns] = { fine: [26, 30], middle: [12, 16], coarse: [4, 5] }[detail] as [
-		number,
-		number
-	];
+	const [rows, columns] = { fine: [26, 30], middle: [12, 16], coarse: [4, 5], far: [3, 5] }[
+		detail
+	] as [number, number];
 	for (const side of [1, -1]) {
 		const at = (x: number, y: number, z: number): Point => [
 			side * (head.ear[0] + x),

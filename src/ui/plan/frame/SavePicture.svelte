@@ -1,7 +1,6 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import { SETTLED_SAMPLES } from '../../../preview/lens/aperture';
 	import { asksForSomething, solve, type Solution } from '$core/solve/solve';
 	import { fileName, saveBlob } from '../../shared/files';
 	import Named from '../../shared/Named.svelte';
@@ -33,7 +32,7 @@
 	let progress = $state<{
 		readonly picture: number;
 		readonly of: number;
-		readonly samples: number;
+		readonly share: number;
 	} | null>(null);
 	let problem = $state('');
 	let giveUp: AbortController | null = null;
@@ -59,8 +58,8 @@
 			const bitmaps: ImageBitmap[] = [];
 			for (const [i, one] of solutions.entries()) {
 				const wish = others.length === 0 ? wholeWish(one, ALONE_PX) : sheetWish(one);
-				const onprogress = (samples: number) =>
-					(progress = { picture: i + 1, of: solutions.length, samples });
+				const onprogress = (share: number) =>
+					(progress = { picture: i + 1, of: solutions.length, share });
 				onprogress(0);
 				bitmaps.push(await drawn(wish, onprogress, control.signal));
 			}
@@ -111,10 +110,7 @@
 			with names and the title of the shot
 		</label>
 		{#if progress}
-			<progress
-				max={progress.of * SETTLED_SAMPLES}
-				value={(progress.picture - 1) * SETTLED_SAMPLES + progress.samples}
-				aria-label="Drawing"
+			<progress max={progress.of} value={progress.picture - 1 + progress.share} aria-label="Drawing"
 			></progress>
 			<p>Drawing {progress.of > 1 ? `picture ${progress.picture} of ${progress.of}` : ''}…</p>
 			<Button color="alternative" onclick={() => giveUp?.abort(new Error('given up'))}>Stop</Button>

@@ -72,17 +72,17 @@ export function wholeWish(solution: Solution, longPx: number): Wish {
 /**
  * Draws a wish until it may stand.
  *
- * @param onprogress is told how many samples there are
+ * @param onprogress is told how much of the way it has come, 0 to 1
  * @throws the signal's reason when it is given up
  */
 export function drawn(
 	wish: Wish,
-	onprogress: (samples: number) => void,
+	onprogress: (share: number) => void,
 	signal: AbortSignal
 ): Promise<ImageBitmap> {
 	return new Promise((resolve, reject) => {
-		const stop = preview.want('saved', -1, wish, ({ bitmap, samples, isSettled }) => {
-			onprogress(samples);
+		const stop = preview.want('saved', -1, wish, ({ bitmap, share, isSettled }) => {
+			onprogress(share);
 			if (!isSettled) return bitmap.close();
 			stop();
 			resolve(bitmap);

@@ -1,0 +1,36 @@
+import { defocusMm } from '$core/optics/blur';
+import { vergenceError } from '$core/optics/focus';
+import type { Subject } from '../scene';
+import { MOST_SAMPLES } from './aperture';
+
+/** Fewer would leave edges jagged; a settled picture never waits for more. */
+const LEAST_SETTLED = 16;
+const MOST_SETTLED = 64;
+/** How far a body reaches before and behind its eyes, m. */
+const BODY_M = 0.3;
+
+/**
+ * Samples after which a picture may stand: enough that two neighbours in the widest disc of blur lie
+ * no farther than a pixel apart, so pi/4 d² for a disc of d pixels. What is sharp needs few of them.
+ */
+export function settledSamples({ scene, setting, window, widthPx }: Subject): number {
+	const { focus, fNumber } = setting;
+	const discPx = (errorPerM: number) =>
+		(defocusMm(focus, fNumber, errorPerM) * widthPx) / window.widthMm;
+	const errors = [
+		vergenceError(focus, Infinity, 1),
+		...[...scene.figures.map(({ head }) => head.origin), ...scene.things.map((one) => one.centre)]
+			.filter(({ z }) => z > 0)
+			.flatMap(({ x, y, z }) =>
+				[z - BODY_M, z + BODY_M].map((depthM) =>
+					vergenceError(focus, Math.max(depthM, 0.1), z / Math.hypot(x, y, z))
+				)
+			)
+	];
+	const samples = Math.ceil((Math.PI / 4) * discPx(Math.max(...errors)) ** 2);
+	return Math.min(MOST_SETTLED, Math.max(LEAST_SETTLED, samples));
+}
+
+/** The most that is worth taking of a picture, for a graphics card that is quick. */
+export const worthTaking = (settled: number): number =>
+	Math.max(settled, (MOST_SAMPLES * settled) / MOST_SETTLED);
