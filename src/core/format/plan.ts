@@ -1,14 +1,23 @@
 import { z } from 'zod';
-import { LANDMARKS } from './shot';
+import { LIGHT_FLAGS } from '../light/exposure';
+import { LANDMARKS, TECHNIQUES } from './shot';
 
 /**
  * The plan file, version 1: what a shot's plan says. Lengths in the unit of their name; null where
- * there is nothing to say or no limit. Keys that later work brings (light, technique, advice) are
- * missing until then.
+ * there is nothing to say or no limit. `advice` is there where it was asked for: it takes longer.
  */
 
 const State = z.enum(['sharp', 'marginal', 'soft']);
 const Message = z.looseObject({ code: z.string(), text: z.string() });
+
+const LightFlag = z.enum(LIGHT_FLAGS);
+
+const ExposureSchema = z.strictObject({
+	shutterS: z.number(),
+	iso: z.number(),
+	flashPower: z.number().nullable().describe('share of full power; null without flash'),
+	flags: z.array(LightFlag)
+});
 
 const FocusSchema = z.strictObject({
 	kind: z.enum(['eye', 'landmark', 'thing', 'depth']),
@@ -21,7 +30,13 @@ const FocusSchema = z.strictObject({
 	planeM: z.number().describe('the focused depth on the optical axis'),
 	distanceM: z.number(),
 	fromSensorM: z.number().describe('as the lens’s distance scale counts it: from the sensor mark'),
-	frame: z.strictObject({ x: z.number(), y: z.number() }).describe('from the top-left corner')
+	frame: z.strictObject({ x: z.number(), y: z.number() }).describe('from the top-left corner'),
+	point: z
+		.strictObject({ column: z.int(), row: z.int() })
+		.nullable()
+		.describe('nearest focus point, from 0 at the top left of the body; null if none reaches'),
+	technique: z.enum(TECHNIQUES),
+	reframeErrorM: z.number().describe('how far behind the spot locking and reframing would focus')
 });
 
 const TargetSchema = z.strictObject({
@@ -55,6 +70,9 @@ const RungSchema = z.strictObject({
 	thingsMet: z.int(),
 	things: z.int(),
 	diffraction: z.boolean(),
+	shutterS: z.number().nullable().describe('null while nothing is known of the light'),
+	iso: z.number().nullable(),
+	flags: z.array(LightFlag),
 	feasible: z.boolean()
 });
 
@@ -104,8 +122,11 @@ export const PlanSchema = z.strictObject({
 	free: FreePlaneSchema.nullable(),
 	schools: z.array(SchoolSchema),
 	slack: SlackSchema.nullable(),
+	exposure: ExposureSchema.nullable().describe('null while nothing is known of the light'),
 	unseen: z.array(UnseenSchema),
-	reasons: z.array(Message)
+	reasons: z.array(Message),
+	advice: z.array(Message).optional(),
+	cautions: z.array(Message)
 });
 
 export type Plan = z.infer<typeof PlanSchema>;

@@ -10,6 +10,7 @@ const MOTIONS = ['still', 'restless', 'walking'] as const;
 const INTENTS = ['sharp', 'readable', 'recognisable', 'dissolved', 'any'] as const;
 const LOOKS = ['bars', 'lights', 'foliage', 'wall', 'window', 'object', 'crowd'] as const;
 const SUPPORTS = ['handheld', 'braced', 'kneeling', 'monopod', 'tripod'] as const;
+export const TECHNIQUES = ['move-point', 'reframe', 'manual'] as const;
 export const LANDMARKS = ['left-eye', 'right-eye', 'nose-tip', 'chin', 'hairline'] as const;
 
 /** Bounds that more than the schema needs to know. */
@@ -174,7 +175,15 @@ const ChoicesSchema = record('the choices', {
 	shutterRule: z
 		.union([z.literal(1), z.literal(2)], { error: () => 'the shutter rule must be 1 or 2' })
 		.default(1),
-	pickBy: oneOf('how the pick is made', ['widest', 'odds']).default('widest')
+	pickBy: oneOf('how the pick is made', ['widest', 'odds']).default('widest'),
+	/** What the ISO does: rises from the lowest, or stays at a value. Without: rises, but not with flash. */
+	isoRule: z
+		.union([z.literal('rises'), number('the ISO', 1, 10_000_000)], {
+			error: () => 'the ISO must be a number, or “rises”'
+		})
+		.optional(),
+	/** How a face off the focus points is reached, where more than one way holds. */
+	technique: oneOf('the way to focus', TECHNIQUES).optional()
 });
 
 const NO_CHOICES: z.infer<typeof ChoicesSchema> = {
@@ -244,5 +253,6 @@ export type Sharpness = Shot['sharpness'];
 export type Build = Person['build'];
 export type Need = Person['need'];
 export type Keep = Person['keep'];
+export type Technique = (typeof TECHNIQUES)[number];
 export type Landmark = (typeof LANDMARKS)[number];
 export type FocusChoice = NonNullable<Shot['choices']['focus']>;

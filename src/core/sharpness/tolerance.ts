@@ -1,7 +1,5 @@
 import type { Sensor, Sharpness } from '../format/shot';
-
-/** Diagonal of a 36 x 24 mm frame, mm. */
-const FULL_FRAME_DIAGONAL_MM = 43.2666;
+import { cropFactor } from '../optics/crop';
 
 /**
  * The largest blur that still counts as sharp, mm on the sensor, for what the picture is for:
@@ -13,7 +11,7 @@ const FULL_FRAME_DIAGONAL_MM = 43.2666;
 export function toleranceMm(sharpness: Sharpness, sensor: Sensor): number {
 	switch (sharpness.standard) {
 		case 'album':
-			return (0.03 * Math.hypot(sensor.widthMm, sensor.heightMm)) / FULL_FRAME_DIAGONAL_MM;
+			return 0.03 / cropFactor(sensor);
 		case 'screen':
 			return (1.5 * sensor.widthMm) / 3240;
 		case 'pixel':

@@ -28,6 +28,12 @@ export interface Candidate extends Spot {
 	readonly keyWorstAtF1: number;
 }
 
+/** A candidate at an f-number. */
+export interface Pair {
+	readonly candidate: Candidate;
+	readonly fNumber: number;
+}
+
 /**
  * What the lens may be focused on: what the user fixed, else the near eye of everyone who must be
  * sharp and every thing meant to be sharp; if there is neither, the near eye of everyone who may be

@@ -1,8 +1,9 @@
 import type { Rung } from '../format/plan';
 import { diffractionMm } from '../optics/blur';
 import { engraved } from '../optics/fNumber';
-import type { Candidate } from './candidates';
-import { worstRatio, type Pair } from './pick';
+import type { Candidate, Pair } from './candidates';
+import { exposureAt, floorsOf } from './light';
+import { worstRatio } from './pick';
 import type { Scene } from './scene';
 import { judgeThing } from './things';
 
@@ -15,9 +16,11 @@ export function rungsOf(
 	const [first, ...rest] = candidates;
 	if (!first) return [];
 	const best = rest.reduce((a, b) => (b.worstAtF1 < a.worstAtF1 ? b : a), first);
+	const floors = floorsOf(scene, best.focus);
 	return ladder.map((fNumber) => {
 		const pair = { candidate: best, fNumber };
 		const faces = [...faceRatios(scene, pair).values()];
+		const exposure = exposureAt(scene.shot, fNumber, floors);
 		const met = scene.things.map((seen) => judgeThing(scene, seen, best.focus, fNumber).met);
 		return {
 			fNumber: engraved(fNumber),
@@ -29,6 +32,9 @@ export function rungsOf(
 			thingsMet: met.filter((one) => one === true).length,
 			things: met.filter((one) => one !== null).length,
 			diffraction: diffractionMm(best.focus, fNumber) > scene.toleranceMm,
+			shutterS: exposure?.shutterS ?? null,
+			iso: exposure?.iso ?? null,
+			flags: [...(exposure?.flags ?? [])],
 			feasible: scene.targets.length > 0 && worstRatio(pair) <= 1
 		};
 	});

@@ -1,13 +1,8 @@
 import { factorOfStops } from '../optics/fNumber';
-import type { Candidate } from './candidates';
+import type { Candidate, Pair } from './candidates';
+import { lightAllows } from './light';
 import type { Scene } from './scene';
 import { intentsMet } from './things';
-
-/** A candidate at an f-number. */
-export interface Pair {
-	readonly candidate: Candidate;
-	readonly fNumber: number;
-}
 
 /** Candidates this much worse than the best, or this good, are as good as the best. */
 const AS_GOOD_FACTOR = 1.05;
@@ -19,7 +14,7 @@ const TIE_MM = 0.001;
 /**
  * The pick among candidates and f-numbers: faces before background, background before light.
  * Feasible with the margin if any pair is, else without; of those the ones that meet the most
- * intents, then the smallest f-number. When nothing is feasible, what serves the `key` people best,
+ * intents, of those the ones the light allows, if any, then the smallest f-number. When nothing is feasible, what serves the `key` people best,
  * then everyone.
  *
  * @param fNumbers widest first
@@ -39,19 +34,25 @@ export function pickFrom(
 		pairs.filter(({ candidate, fNumber }) => (candidate.worstAtF1 * factor) / fNumber <= 1);
 	const withMargin = within(margin);
 	const feasible = withMargin.length > 0 ? withMargin : within(1);
-	return settle(feasible.length > 0 ? mostIntents(scene, feasible) : leastBad(pairs));
+	if (feasible.length === 0) return settle(leastBad(pairs));
+	const kept = mostIntents(scene, feasible);
+	const lit = kept.filter(lightAllows(scene));
+	return settle(widestOf(lit.length > 0 ? lit : kept));
 }
 
-/** The pairs at the smallest f-number among those that meet the most intents. */
+/** The pairs that meet the most intents. */
 function mostIntents(scene: Scene, pairs: readonly Pair[]): Pair[] {
 	const hasIntents = scene.things.some(({ thing, inFrame }) => inFrame && thing.intent !== 'any');
 	const met = hasIntents
 		? pairs.map(({ candidate, fNumber }) => intentsMet(scene, candidate.focus, fNumber))
 		: pairs.map(() => 0);
 	const most = Math.max(...met);
-	const best = pairs.filter((_, i) => met[i] === most);
-	const widest = Math.min(...best.map(({ fNumber }) => fNumber));
-	return best.filter(({ fNumber }) => fNumber === widest);
+	return pairs.filter((_, i) => met[i] === most);
+}
+
+function widestOf(pairs: readonly Pair[]): Pair[] {
+	const widest = Math.min(...pairs.map(({ fNumber }) => fNumber));
+	return pairs.filter(({ fNumber }) => fNumber === widest);
 }
 
 /** When nothing is feasible: the f-number that serves `key` people best, then everyone. */

@@ -1,41 +1,13 @@
 import type { FreePlane, Plan, Reason, TargetResult, ThingResult, Unseen } from '../format/plan';
-import type { Landmark, Shot } from '../format/shot';
+import type { Shot } from '../format/shot';
 import { engraved, factorOfStops, stopsBetween } from '../optics/fNumber';
 import type { Spot } from './candidates';
+import { aStop, nameOf, nameOfId } from './names';
 
 /** Why the plan is as it is, each reason with a code and in words. */
 
-const LANDMARK_WORDS: Readonly<Record<Landmark, string>> = {
-	'left-eye': 'left eye',
-	'right-eye': 'right eye',
-	'nose-tip': 'nose',
-	chin: 'chin',
-	hairline: 'hairline'
-};
-
 /** Below a third of a stop the free plane is not worth the lean. */
 const WORTH_STOPS = 1 / 3;
-
-/** The name of a person, or the label of a thing; empty for nobody. */
-export function nameOfId(shot: Shot, id: string | null): string {
-	return (
-		shot.people.find((person) => person.id === id)?.name ??
-		shot.things.find((thing) => thing.id === id)?.label ??
-		''
-	);
-}
-
-/** "Ilinca’s left eye", "the trumpet". */
-export function nameOf(
-	shot: Shot,
-	{ personId, thingId, landmark }: Pick<TargetResult, 'personId' | 'thingId' | 'landmark'>
-): string {
-	const name = nameOfId(shot, personId ?? thingId ?? null);
-	return landmark === 'thing' ? name : `${name}’s ${LANDMARK_WORDS[landmark]}`;
-}
-
-const aStop = (stops: number) =>
-	`${stops.toFixed(1)} ${stops.toFixed(1) === '1.0' ? 'stop' : 'stops'}`;
 
 /** Reasons of a plan that has something to focus on. */
 export function reasonsOf(

@@ -2,7 +2,7 @@ import type { Slack } from '../format/plan';
 import { defocusMm, vergenceErrorOf } from '../optics/blur';
 import { vergenceError } from '../optics/focus';
 import { depthOfVergence, vergence } from '../optics/vergence';
-import type { Pair } from './pick';
+import type { Pair } from './candidates';
 import type { Scene, Target } from './scene';
 
 /** How far a target may move along the axis and stay sharp, m; Infinity without limit. */

@@ -7,14 +7,19 @@ import { engraved, ladderOf, nearestRung } from '../optics/fNumber';
 import { framePoint } from '../scene/camera';
 import { whereStands } from '../scene/rows';
 import { stateOf } from '../sharpness/state';
-import { candidatesOf, spotsOf, type Candidate, type Spot } from './candidates';
+import { candidatesOf, spotsOf, type Candidate, type Pair, type Spot } from './candidates';
+import { cautionsOf } from './cautions';
 import { freePlaneOf } from './freePlane';
 import { rungsOf } from './ladder';
-import { pickFrom, worstRatio, type Pair } from './pick';
+import { exposureAt, floorsOf } from './light';
+import { lightReasons } from './lightReasons';
+import { pickFrom, worstRatio } from './pick';
 import { noFocusReasons, reasonsOf } from './reasons';
 import { lookAt, type Scene } from './scene';
 import { schoolsOf } from './schools';
 import { slackOf } from './slack';
+import { techniqueOf, type FocusTechnique } from './technique';
+import { techniqueReasons } from './techniqueReasons';
 import { judgeThing, outsideThings } from './things';
 
 /** A shot worked out: its plan, and what the plan was made from. */
@@ -76,6 +81,7 @@ function planOf(
 	pair: Pair
 ): Plan {
 	const { candidate, fNumber } = pair;
+	const { shot } = scene;
 	const targets = targetResults(scene, pair);
 	const found = {
 		feasible: targets.length > 0 && worstRatio(pair) <= 1,
@@ -87,16 +93,30 @@ function planOf(
 		free: freePlaneOf(scene, candidates, candidate)
 	};
 	const diffraction = diffractionMm(candidate.focus, fNumber) > scene.toleranceMm;
+	const floors = floorsOf(scene, candidate.focus);
+	const exposure = exposureAt(shot, fNumber, floors);
+	const technique = techniqueOf(scene, pair, found.free);
 	return {
 		format: 'focalis-plan',
 		version: 1,
 		toleranceMm: scene.toleranceMm,
 		fNumber: engraved(fNumber),
-		focus: focusOf(scene, candidate),
+		focus: focusOf(scene, candidate, technique),
 		ladder: rungsOf(scene, candidates, ladder),
 		schools: schoolsOf(scene),
 		slack: slackOf(scene, pair),
-		reasons: reasonsOf(scene.shot, found, diffraction),
+		exposure: exposure && {
+			shutterS: exposure.shutterS,
+			iso: exposure.iso,
+			flashPower: exposure.flashPower,
+			flags: [...exposure.flags]
+		},
+		reasons: [
+			...reasonsOf(shot, found, diffraction),
+			...lightReasons(shot, floors, exposure),
+			...techniqueReasons(shot, candidate, technique)
+		],
+		cautions: cautionsOf(shot),
 		...found
 	};
 }
@@ -119,8 +139,10 @@ function emptyPlan(scene: Scene, tooClose: readonly Spot[]): Plan {
 		free: null,
 		schools: [],
 		slack: null,
+		exposure: null,
 		unseen,
-		reasons: noFocusReasons(scene.shot, tooClose, unseen, things)
+		reasons: noFocusReasons(scene.shot, tooClose, unseen, things),
+		cautions: cautionsOf(scene.shot)
 	};
 }
 
@@ -150,7 +172,11 @@ export function thingResults(scene: Scene, { candidate, fNumber }: Pair): ThingR
 	return scene.things.map((seen) => judgeThing(scene, seen, candidate.focus, fNumber));
 }
 
-function focusOf(scene: Scene, candidate: Candidate): Focus {
+function focusOf(
+	scene: Scene,
+	candidate: Candidate,
+	{ point, technique, reframeErrorM }: FocusTechnique
+): Focus {
 	const { kind, personId, thingId, landmark, seen, planeM, focus } = candidate;
 	return {
 		kind,
@@ -163,6 +189,9 @@ function focusOf(scene: Scene, candidate: Candidate): Focus {
 		planeM,
 		distanceM: seen.distanceM,
 		fromSensorM: planeM + focus.imageDistanceMm / 1000,
-		frame: framePoint(scene.pose, seen, focus.imageDistanceMm)
+		frame: framePoint(scene.pose, seen, focus.imageDistanceMm),
+		point,
+		technique,
+		reframeErrorM
 	};
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Landmark } from '$core/format/shot';
-	import { nameOfId } from '$core/solve/reasons';
+	import { nameOfId } from '$core/solve/names';
 	import { lookAt } from '$core/solve/scene';
 	import { wholeFrame } from '../../../preview/scene';
 	import { preview } from '../../shared/preview.svelte';

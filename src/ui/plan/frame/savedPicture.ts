@@ -1,4 +1,4 @@
-import { nameOf } from '$core/solve/reasons';
+import { nameOf } from '$core/solve/names';
 import type { Solution } from '$core/solve/solve';
 import { wholeFrame } from '../../../preview/scene';
 import { withTexts } from '../../shared/pngText';

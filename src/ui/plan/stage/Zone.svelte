@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Vec3 } from '$core/scene/vector';
-	import type { Pair } from '$core/solve/pick';
+	import type { Pair } from '$core/solve/candidates';
 	import type { Scene } from '$core/solve/scene';
 	import { settings } from '../../shared/settings.svelte';
 	import type { StageView } from './stageView';

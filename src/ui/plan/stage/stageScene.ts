@@ -10,7 +10,7 @@ import { worldPoint, type CameraPose } from '$core/scene/camera';
 import { rowName } from '$core/scene/rows';
 import { along, type Vec3 } from '$core/scene/vector';
 import { faceRatios } from '$core/solve/ladder';
-import type { Pair } from '$core/solve/pick';
+import type { Pair } from '$core/solve/candidates';
 import type { Scene } from '$core/solve/scene';
 import { stateOf } from '$core/sharpness/state';
 import { CAMERA, PLANE, type ObjectRef } from '../plan.svelte';

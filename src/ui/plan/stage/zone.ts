@@ -2,7 +2,7 @@ import { defocusMm } from '$core/optics/blur';
 import { vergenceError } from '$core/optics/focus';
 import { isInFrame, seenFrom } from '$core/scene/camera';
 import type { Vec3 } from '$core/scene/vector';
-import type { Pair } from '$core/solve/pick';
+import type { Pair } from '$core/solve/candidates';
 import type { Scene } from '$core/solve/scene';
 import { toWorld, type StageView } from './stageView';
 

@@ -1,5 +1,5 @@
 import type { Solution } from '$core/solve/solve';
-import { nameOf, nameOfId } from '$core/solve/reasons';
+import { nameOf, nameOfId } from '$core/solve/names';
 import { rowName } from '$core/scene/rows';
 import type { Plan, Unseen } from '$core/format/plan';
 import { stopsBetween } from '$core/optics/fNumber';

@@ -1,0 +1,12 @@
+import type { Sensor } from '../format/shot';
+
+/** Diagonal of a 36 x 24 mm frame, mm. */
+const FULL_FRAME_DIAGONAL_MM = 43.2666;
+
+/**
+ * How many times smaller than full frame a sensor is, by its diagonal: 43.2666 / d.
+ * @example cropFactor({ widthMm: 23.5, heightMm: 15.6, … }) // 1.53
+ */
+export function cropFactor({ widthMm, heightMm }: Pick<Sensor, 'widthMm' | 'heightMm'>): number {
+	return FULL_FRAME_DIAGONAL_MM / Math.hypot(widthMm, heightMm);
+}

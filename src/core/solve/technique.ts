@@ -1,0 +1,117 @@
+import type { Shot, Technique } from '../format/shot';
+import type { FreePlane } from '../format/plan';
+import { defocusMm } from '../optics/blur';
+import { focusAt, vergenceError } from '../optics/focus';
+import { framePoint } from '../scene/camera';
+import { boxOf, isSensitive, pointFor, type FocusPoint } from '../technique/focusPoints';
+import { reframeErrorM, SWING_M } from '../technique/reframing';
+import type { Candidate, Pair } from './candidates';
+import { worstWideOpen } from './ratio';
+import type { Scene } from './scene';
+
+/** How to get the focus where it belongs, and what each way leaves. */
+
+export type Way = 'move-point' | 'reframe-wrists' | 'reframe-body' | 'lean' | 'manual';
+
+export interface WayToFocus {
+	readonly way: Way;
+	/** How far the plane of focus misses the spot: behind it positive, m. */
+	readonly errorM: number;
+	/** Defocus at the spot over the tolerance. */
+	readonly ratio: number;
+	/** The worst ratio of all targets with the plane there. */
+	readonly worstRatio: number;
+	/** Whether everything that was sharp stays so. */
+	readonly holds: boolean;
+}
+
+export interface FocusTechnique {
+	/** Null when no focus point reaches, or there is no spot to put one on. */
+	readonly point: FocusPoint | null;
+	readonly isSensitive: boolean;
+	readonly technique: Technique;
+	/** What reframing by the wrists would leave, m. */
+	readonly reframeErrorM: number;
+	readonly ways: readonly WayToFocus[];
+	/** Width of a focus box at the spot's depth, mm in the scene. */
+	readonly boxMm: number;
+	/** Single focusing for what stands, continuous for what moves. */
+	readonly mode: 'single' | 'continuous';
+}
+
+/** Works out the technique for a chosen pair. */
+export function techniqueOf(scene: Scene, pair: Pair, free: FreePlane | null): FocusTechnique {
+	const { shot } = scene;
+	const { candidate } = pair;
+	const { focusGrid } = shot.body;
+	const { orientation } = shot.camera;
+	const { imageDistanceMm } = candidate.focus;
+	const isSpot = candidate.kind !== 'depth';
+	const place = framePoint(scene.pose, candidate.seen, imageDistanceMm);
+	const point = isSpot ? pointFor(focusGrid, orientation, place) : null;
+	const ways = waysOf(scene, pair, free, point);
+	const frameMm = (scene.pose.widthMm * candidate.seen.depthM * 1000) / imageDistanceMm;
+	const box = boxOf(focusGrid, orientation, point ?? { column: 0, row: 0 });
+	return {
+		point,
+		isSensitive: point !== null && isSensitive(focusGrid, point),
+		technique: chosen(shot, ways, point),
+		reframeErrorM: isSpot ? reframeErrorM(candidate.seen, SWING_M.wrists) : 0,
+		ways,
+		boxMm: box.width * frameMm,
+		mode: moves(shot, candidate) ? 'continuous' : 'single'
+	};
+}
+
+/**
+ * The way taken: the one the user prefers if it holds, else the point, else reframing, else by hand.
+ * A depth in empty air can only be reached by hand.
+ */
+function chosen(shot: Shot, ways: readonly WayToFocus[], point: FocusPoint | null): Technique {
+	const canReframe = ways.some(({ way, holds }) => way === 'reframe-wrists' && holds);
+	const preferred = shot.choices.technique;
+	if (preferred === 'manual') return 'manual';
+	if (preferred === 'reframe' && canReframe) return 'reframe';
+	if (point) return 'move-point';
+	return canReframe ? 'reframe' : 'manual';
+}
+
+function waysOf(
+	scene: Scene,
+	{ candidate, fNumber }: Pair,
+	free: FreePlane | null,
+	point: FocusPoint | null
+): WayToFocus[] {
+	const { seen, planeM } = candidate;
+	const limit = Math.max(1, candidate.worstAtF1 / fNumber) * (1 + 1e-9);
+	const at = (way: Way, wayPlaneM: number, errorM: number): WayToFocus => {
+		const focus = focusAt(scene.optic, wayPlaneM);
+		const error = vergenceError(focus, seen.depthM, seen.cosOffAxis);
+		const worstRatio = worstWideOpen(scene, focus) / fNumber;
+		return {
+			way,
+			errorM,
+			ratio: defocusMm(focus, fNumber, error) / scene.toleranceMm,
+			worstRatio,
+			holds: worstRatio <= limit
+		};
+	};
+	const reframed = (way: Way, swingM: number) => {
+		const errorM = reframeErrorM(seen, swingM);
+		return at(way, seen.depthM + errorM, errorM);
+	};
+	if (candidate.kind === 'depth') return [at('manual', planeM, 0)];
+	return [
+		...(point ? [at('move-point', planeM, 0)] : []),
+		reframed('reframe-wrists', SWING_M.wrists),
+		reframed('reframe-body', SWING_M.body),
+		...(free ? [at('lean', free.depthM, free.leanM)] : []),
+		at('manual', planeM, 0)
+	];
+}
+
+/** Whether what is focused on moves. */
+function moves({ people }: Shot, { personId }: Candidate): boolean {
+	const person = people.find(({ id }) => id === personId);
+	return person !== undefined && person.motion !== 'still';
+}
