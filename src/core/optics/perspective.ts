@@ -23,7 +23,7 @@ export type Impression = 'flatter' | 'usual' | 'strong' | 'distorted';
 
 /** Where one impression ends and the next begins: common practice, no source. */
 const FLATTER_BELOW = -0.015;
-const STRONG_FROM = 0.04;
+export const STRONG_FROM = 0.04;
 const DISTORTED_FROM = 0.12;
 
 export function impressionOf(perspective: number): Impression {

@@ -2,7 +2,7 @@ import type { Rung } from '../format/plan';
 import { diffractionMm } from '../optics/blur';
 import { engraved } from '../optics/fNumber';
 import type { Candidate, Pair } from './candidates';
-import { exposureAt, floorsOf } from './light';
+import { exposureAt, floorsOf, NO_FLOORS } from './light';
 import { worstRatio } from './pick';
 import type { Scene } from './scene';
 import { judgeThing } from './things';
@@ -16,7 +16,7 @@ export function rungsOf(
 	const [first, ...rest] = candidates;
 	if (!first) return [];
 	const best = rest.reduce((a, b) => (b.worstAtF1 < a.worstAtF1 ? b : a), first);
-	const floors = floorsOf(scene, best.focus);
+	const floors = scene.shot.light ? floorsOf(scene, best.focus) : NO_FLOORS;
 	return ladder.map((fNumber) => {
 		const pair = { candidate: best, fNumber };
 		const faces = [...faceRatios(scene, pair).values()];

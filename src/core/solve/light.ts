@@ -21,14 +21,16 @@ import type { Scene } from './scene';
 
 /** Everybody who counts and may move: those with something to keep sharp. */
 function moversOf({ targets, sightings, toleranceMm }: Scene): Mover[] {
-	return sightings.flatMap(({ person, nearEye }) => {
-		const own = targets.filter(({ personId }) => personId === person.id);
-		if (!nearEye || own.length === 0) return [];
-		const factor = Math.min(...own.map((target) => target.factor));
+	const factors = new Map<string, number>();
+	for (const { personId, factor } of targets) {
+		if (personId === null) continue;
+		factors.set(personId, Math.min(factor, factors.get(personId) ?? factor));
+	}
+	return sightings.flatMap(({ person: { id, motion }, nearEye }) => {
+		const factor = factors.get(id);
+		if (!nearEye || factor === undefined) return [];
 		const { depthM } = nearEye.seen;
-		return [
-			{ personId: person.id, motion: person.motion, depthM, allowedMm: factor * toleranceMm }
-		];
+		return { personId: id, motion, depthM, allowedMm: factor * toleranceMm };
 	});
 }
 
@@ -37,6 +39,8 @@ export interface Floors {
 	readonly hands: Floor | null;
 	readonly people: Floor | null;
 }
+
+export const NO_FLOORS: Floors = { hands: null, people: null };
 
 export function floorsOf(scene: Scene, focus: FocusedOptic): Floors {
 	const { body, lens, camera, choices } = scene.shot;

@@ -82,8 +82,12 @@ function waysOf(
 	free: FreePlane | null,
 	point: FocusPoint | null
 ): WayToFocus[] {
-	const { seen, planeM } = candidate;
+	const { seen } = candidate;
 	const limit = Math.max(1, candidate.worstAtF1 / fNumber) * (1 + 1e-9);
+	const exactly = (way: Way): WayToFocus => {
+		const worstRatio = candidate.worstAtF1 / fNumber;
+		return { way, errorM: 0, ratio: 0, worstRatio, holds: true };
+	};
 	const at = (way: Way, wayPlaneM: number, errorM: number): WayToFocus => {
 		const focus = focusAt(scene.optic, wayPlaneM);
 		const error = vergenceError(focus, seen.depthM, seen.cosOffAxis);
@@ -100,13 +104,13 @@ function waysOf(
 		const errorM = reframeErrorM(seen, swingM);
 		return at(way, seen.depthM + errorM, errorM);
 	};
-	if (candidate.kind === 'depth') return [at('manual', planeM, 0)];
+	if (candidate.kind === 'depth') return [exactly('manual')];
 	return [
-		...(point ? [at('move-point', planeM, 0)] : []),
+		...(point ? [exactly('move-point')] : []),
 		reframed('reframe-wrists', SWING_M.wrists),
 		reframed('reframe-body', SWING_M.body),
 		...(free ? [at('lean', free.depthM, free.leanM)] : []),
-		at('manual', planeM, 0)
+		exactly('manual')
 	];
 }
 

@@ -68,11 +68,13 @@ function wayReason(
 	return { code: technique, text: words };
 }
 
-function reframeReason({ errorM, ratio, holds }: WayToFocus): Reason {
+function reframeReason({ errorM, ratio, worstRatio, holds }: WayToFocus): Reason {
 	const left = `Locking and reframing by the wrists would leave the focus ${mm(errorM)} behind`;
 	return {
 		code: 'reframe-error',
-		text: `${left}: ${holds ? 'it holds' : 'too much'} (${ratio.toFixed(1)} of what is allowed).`,
+		text: holds
+			? `${left}: it holds.`
+			: `${left}: too much, the worst blur would be ${worstRatio.toFixed(1)} of what is allowed.`,
 		errorM,
 		ratio
 	};

@@ -1,5 +1,6 @@
 import type { Plan } from '$core/format/plan';
 import { readShot } from '$core/format/shotFile';
+import { adviceFor, type Advice } from '$core/solve/advice';
 import { asksForSomething, ASKS_FOR_NOTHING, solve } from '$core/solve/solve';
 import { errorBody, type ApiError } from './respond';
 
@@ -11,5 +12,25 @@ export function planFor(value: unknown): Plan | { error: ApiError } {
 		const issues = [{ path: 'people', message: ASKS_FOR_NOTHING }];
 		return errorBody('asks-for-nothing', ASKS_FOR_NOTHING, issues);
 	}
-	return solve(reading.shot).plan;
+	const { plan } = solve(reading.shot);
+	if (reading.shot.people.length > MOST_ADVISED) return plan;
+	return { ...plan, advice: adviceFor(reading.shot).map(told) };
+}
+
+/** For larger groups advice takes too long for a service that bounds its work: the key is missing then. */
+const MOST_ADVISED = 40;
+
+/** Advice as the plan file has it: without the whole shot that comes of it. */
+function told({
+	code,
+	text,
+	size,
+	unit,
+	fNumberExact,
+	feasible,
+	intentsMet,
+	gainStops,
+	subject
+}: Advice) {
+	return { code, text, size, unit, fNumberExact, feasible, intentsMet, gainStops, ...subject };
 }

@@ -1,0 +1,41 @@
+import type { Build, Person } from '../format/shot';
+import { along, type Vec3 } from '../scene/vector';
+import { HEADS } from './builds';
+
+/** How much of somebody is to be in the picture. */
+export const PARTS = ['face', 'head-and-shoulders', 'waist-up', 'full-length'] as const;
+export type Part = (typeof PARTS)[number];
+
+/** Reach from the eyes of an adult, m: up, down, and to each side. Round values, common practice. */
+const REACH: Readonly<Record<Part, { above: number; below: number; aside: number }>> = {
+	face: { above: 0.14, below: 0.13, aside: 0.11 },
+	'head-and-shoulders': { above: 0.16, below: 0.44, aside: 0.28 },
+	'waist-up': { above: 0.18, below: 0.72, aside: 0.34 },
+	'full-length': { above: 0.2, below: 0, aside: 0.38 }
+};
+
+/** Height of a build's head over an adult's. */
+export const headSize = (build: Build): number =>
+	HEADS[build].skullHalfAxes[1] / HEADS.adult.skullHalfAxes[1];
+
+/** Height of a face from hairline to chin, m. */
+export function faceHeightM(build: Build): number {
+	const { hairline, chin } = HEADS[build];
+	return (hairline[1] - chin[1]) / 1000;
+}
+
+/**
+ * The four corners around a part of somebody, upright in the world, for a camera whose right is
+ * given. A full-length figure reaches to the ground.
+ */
+export function partCorners({ build, eyeMidpoint }: Person, part: Part, right: Vec3): Vec3[] {
+	const size = headSize(build);
+	const { above, below, aside } = REACH[part];
+	const lowY = part === 'full-length' ? Math.min(0, eyeMidpoint.y) : eyeMidpoint.y - below * size;
+	return [-1, 1].flatMap((side) =>
+		[eyeMidpoint.y + above * size, lowY].map((y) => ({
+			...along(eyeMidpoint, right, side * aside * size),
+			y
+		}))
+	);
+}

@@ -1,0 +1,116 @@
+import { partCorners } from '../anatomy/figure';
+import type { Camera, Person, Shot } from '../format/shot';
+import { degrees, wrapDeg } from './angle';
+import { cameraPose } from './camera';
+import { extentOf } from './framing';
+import type { Vec3 } from './vector';
+
+/** Moving the camera while what the picture is of keeps its place, or its size, in the frame. */
+
+/** What the camera turns about: the middle of those who count, else of everything meant sharp. */
+export function pivotOf({ people, things, camera }: Shot): Vec3 {
+	const counted = people.filter(({ need }) => need !== 'free');
+	const sharp = things.filter(({ intent }) => intent === 'sharp');
+	const places =
+		counted.length > 0
+			? counted.map(({ eyeMidpoint }) => eyeMidpoint)
+			: sharp.map(({ position }) => position);
+	if (places.length === 0) return { ...camera.position, z: camera.position.z + 3 };
+	const mean = (axis: keyof Vec3) =>
+		places.reduce((sum, place) => sum + place[axis], 0) / places.length;
+	return { x: mean('x'), y: mean('y'), z: mean('z') };
+}
+
+/** Direction from a camera to a point, degrees. */
+function directionTo(from: Vec3, to: Vec3): { panDeg: number; tiltDeg: number } {
+	const [dx, dy, dz] = [to.x - from.x, to.y - from.y, to.z - from.z];
+	return {
+		panDeg: degrees(Math.atan2(dx, dz)),
+		tiltDeg: degrees(Math.atan2(dy, Math.hypot(dx, dz)))
+	};
+}
+
+/** The camera elsewhere, turned so that the pivot keeps its place in the frame. */
+export function standingAt(camera: Camera, pivot: Vec3, position: Vec3): Camera {
+	const before = directionTo(camera.position, pivot);
+	const after = directionTo(position, pivot);
+	return {
+		...camera,
+		position,
+		panDeg: wrapDeg(camera.panDeg + after.panDeg - before.panDeg),
+		tiltDeg: Math.min(85, Math.max(-85, camera.tiltDeg + after.tiltDeg - before.tiltDeg))
+	};
+}
+
+/** Distance over the ground from the camera to the pivot, m. */
+export const groundDistanceM = ({ position }: Camera, pivot: Vec3): number =>
+	Math.hypot(position.x - pivot.x, position.z - pivot.z);
+
+/** The camera so many metres farther back over the ground, at its height. */
+export function steppedBack(camera: Camera, pivot: Vec3, byM: number): Camera {
+	const { position } = camera;
+	const now = groundDistanceM(camera, pivot);
+	const [ux, uz] =
+		now > 1e-6 ? [(position.x - pivot.x) / now, (position.z - pivot.z) / now] : [0, -1];
+	return standingAt(camera, pivot, {
+		...position,
+		x: position.x + ux * byM,
+		z: position.z + uz * byM
+	});
+}
+
+/** Sides of everybody who counts in the frame, as shares of it; null behind the camera. */
+function spanOf(shot: Shot, camera: Camera, people: readonly Person[]) {
+	const pose = cameraPose(camera, shot.body.sensor);
+	const corners = people.flatMap((one) => partCorners(one, 'head-and-shoulders', pose.right));
+	const extent = extentOf(pose, corners);
+	return extent && { width: extent.right - extent.left, height: extent.bottom - extent.top };
+}
+
+/** Compares how large people stand in the frame through another camera: 1 as now, 2 twice as large. */
+function sizer(shot: Shot): (other: Camera) => number {
+	const counted = shot.people.filter(({ need }) => need !== 'free');
+	const people = counted.length > 0 ? counted : shot.people;
+	const now = people.length > 0 ? spanOf(shot, shot.camera, people) : null;
+	if (!now) {
+		// nobody to compare: the magnification at the pivot
+		const pivot = pivotOf(shot);
+		const away = (camera: Camera) => groundDistanceM(camera, pivot) / camera.focalMm;
+		return (other) => away(shot.camera) / away(other);
+	}
+	return (other) => {
+		const then = spanOf(shot, other, people);
+		return then ? Math.max(then.width / now.width, then.height / now.height) : Infinity;
+	};
+}
+
+const LEAST_SHARE = 0.03;
+const MOST_SHARE = 40;
+/** The framing is the same within this share of the distance. */
+const WITHIN_SHARE = 5e-4;
+
+/**
+ * The camera with another focal length, as far from the pivot as the same framing needs.
+ *
+ * @returns null when no distance gives it
+ */
+export function sameFraming(shot: Shot, focalMm: number): Camera | null {
+	const pivot = pivotOf(shot);
+	const now = groundDistanceM(shot.camera, pivot);
+	const sizeOf = sizer(shot);
+	const at = (share: number) => ({
+		...steppedBack(shot.camera, pivot, now * (share - 1)),
+		focalMm
+	});
+	// distance follows focal length nearly in proportion: begin there, then halve
+	const guess = focalMm / shot.camera.focalMm;
+	let low = Math.max(LEAST_SHARE, guess / 2);
+	let high = Math.min(MOST_SHARE, guess * 2 + 0.2);
+	if (sizeOf(at(high)) > 1) return null;
+	for (let i = 0; i < 24 && high - low > WITHIN_SHARE * high; i++) {
+		const middle = (low + high) / 2;
+		if (sizeOf(at(middle)) > 1) low = middle;
+		else high = middle;
+	}
+	return at(high);
+}

@@ -1,0 +1,181 @@
+import type { Camera, Lens, Shot } from '../format/shot';
+import type { Exposure } from '../light/exposure';
+import { widestFNumber } from '../optics/fNumber';
+import { nosePerspective, STRONG_FROM } from '../optics/perspective';
+import { backgroundWidthM } from '../scene/edges';
+import { groundDistanceM, pivotOf, sameFraming } from '../scene/standpoint';
+import { exposureFor, failingPeople, outcomeOf, seenPeople, type Outcome } from './outcome';
+
+/** Ways to take the same framing: each lens of the kit from the place it needs. */
+
+export type BestFor = 'faces' | 'background' | 'light';
+
+export interface Way {
+	readonly lens: Lens;
+	readonly focalMm: number;
+	/** The shot taken this way. */
+	readonly shot: Shot;
+	/** From the camera to the nearest face that counts, m. */
+	readonly distanceM: number;
+	/** How far the camera moves back from where it is, m; forward negative. */
+	readonly backM: number;
+	/** Exact; null when the lens cannot focus on anybody there. */
+	readonly fNumber: number | null;
+	readonly feasible: boolean;
+	readonly failingIds: readonly string[];
+	readonly intentsMet: number;
+	readonly intents: number;
+	/** How much larger the nose stands against the ears than as usual, a share. */
+	readonly perspective: number;
+	/** Width of the frame at the farthest thing in it, or ten metres behind the people, m. */
+	readonly backgroundWidthM: number;
+	readonly exposure: Exposure | null;
+	/** Things that are in the frame now and would no longer be. */
+	readonly droppedIds: readonly string[];
+	/** The place does not allow it. */
+	readonly isOutOfRoom: boolean;
+	/** What it is the best way for. */
+	readonly bestFor: readonly BestFor[];
+}
+
+/** Places between the ends of a zoom that are tried. */
+const BETWEEN = 2;
+/** Without a thing behind them, the background is taken to lie so far behind the people, m. */
+const BACKGROUND_M = 10;
+
+/** The focal lengths of a lens to try: a zoom's ends and between, and the one in use. */
+export function focalsOf({ focalMm: [short, long] }: Lens, inUseMm: number): number[] {
+	if (long <= short * 1.001) return [short];
+	const steps = Array.from({ length: BETWEEN + 2 }, (_, i) =>
+		Math.round(short * (long / short) ** (i / (BETWEEN + 1)))
+	);
+	const own = inUseMm > short && inUseMm < long ? [inUseMm] : [];
+	return [...new Set([short, ...steps, ...own, long])].sort((a, b) => a - b);
+}
+
+/** Every way to take the shot with lenses of the kit, as it is framed now. */
+export function waysOf(shot: Shot, lenses: readonly Lens[]): Way[] {
+	const now = outcomeOf(shot);
+	const ways = lenses.flatMap((lens) =>
+		focalsOf(lens, shot.camera.focalMm).flatMap((focalMm) => wayOf(shot, lens, focalMm, now) ?? [])
+	);
+	return named(ways);
+}
+
+/** The shot with a lens at a place, its f-number left to the solver. */
+export function shotWith(shot: Shot, lens: Lens, camera: Camera): Shot {
+	const choices = { ...shot.choices };
+	delete choices.fNumberExact;
+	return { ...shot, lens, camera, choices };
+}
+
+function wayOf(shot: Shot, lens: Lens, focalMm: number, now: Outcome | null): Way | null {
+	const isSame = lens.name === shot.lens.name && focalMm === shot.camera.focalMm;
+	const camera = isSame ? shot.camera : sameFraming(shot, focalMm);
+	if (!camera) return null;
+	const pivot = pivotOf(shot);
+	const backM = groundDistanceM(camera, pivot) - groundDistanceM(shot.camera, pivot);
+	const clearM = shot.place?.clearBehindCameraM ?? Infinity;
+	const changed = shotWith(shot, lens, camera);
+	const outcome = outcomeOf(changed);
+	const base = {
+		lens,
+		focalMm,
+		shot: changed,
+		backM,
+		isOutOfRoom: backM > clearM + 1e-6,
+		bestFor: []
+	};
+	if (!outcome) {
+		const distanceM = groundDistanceM(camera, pivot);
+		return {
+			...base,
+			distanceM,
+			fNumber: null,
+			feasible: false,
+			failingIds: shot.people.filter(({ need }) => need !== 'free').map(({ id }) => id),
+			intentsMet: 0,
+			intents: 0,
+			perspective: nosePerspective(distanceM),
+			backgroundWidthM: 0,
+			exposure: null,
+			droppedIds: []
+		};
+	}
+	const { scene, pair } = outcome;
+	const nearEyes = scene.sightings.flatMap(({ nearEye, person }) =>
+		nearEye && person.need !== 'free' ? nearEye.seen.distanceM : []
+	);
+	const distanceM = nearEyes.length > 0 ? Math.min(...nearEyes) : pair.candidate.seen.distanceM;
+	const inFrame = (one: Outcome | null) =>
+		one?.scene.things.filter((thing) => thing.inFrame).map(({ thing }) => thing.id) ?? [];
+	const kept = inFrame(outcome);
+	return {
+		...base,
+		distanceM,
+		fNumber: pair.fNumber,
+		feasible: outcome.feasible && (!now || seenPeople(outcome) >= seenPeople(now)),
+		failingIds: failingPeople(outcome),
+		intentsMet: outcome.intentsMet,
+		intents: outcome.intents,
+		perspective: nosePerspective(distanceM),
+		backgroundWidthM: backgroundOf(outcome),
+		exposure: exposureFor(outcome),
+		droppedIds: inFrame(now).filter((id) => !kept.includes(id))
+	};
+}
+
+function backgroundOf({ scene, pair }: Outcome): number {
+	const { imageDistanceMm } = pair.candidate.focus;
+	const behind = scene.things
+		.map(({ seen }) => seen.depthM)
+		.filter((depthM) => depthM > pair.candidate.seen.depthM);
+	const depthM =
+		behind.length > 0 ? Math.max(...behind) : pair.candidate.seen.depthM + BACKGROUND_M;
+	return backgroundWidthM(scene.pose, depthM, imageDistanceMm);
+}
+
+/** Names the best way for faces, for the background and for the light, of those the place allows. */
+function named(ways: readonly Way[]): Way[] {
+	const open = ways.filter(({ isOutOfRoom, fNumber }) => !isOutOfRoom && fNumber !== null);
+	const best = (order: (way: Way) => readonly number[]): Way | undefined =>
+		open.toSorted((a, b) => compare(order(a), order(b)))[0];
+	const lightOf = ({ exposure, fNumber }: Way): readonly number[] => {
+		if (!exposure) return [fNumber ?? Infinity];
+		const { flags, iso, flashPower, shutterS } = exposure;
+		return [flags.length, flashPower ?? 0, iso, -shutterS];
+	};
+	const chosen: Readonly<Record<BestFor, Way | undefined>> = {
+		faces: best(({ failingIds, perspective, backM }) => [
+			failingIds.length,
+			Math.max(0, perspective - STRONG_FROM),
+			Math.abs(backM)
+		]),
+		background: best((way) => [
+			way.feasible ? 0 : 1,
+			way.intents - way.intentsMet,
+			way.backgroundWidthM
+		]),
+		light: best((way) => [way.feasible ? 0 : 1, ...lightOf(way)])
+	};
+	return ways.map((way) => ({
+		...way,
+		bestFor: (['faces', 'background', 'light'] as const).filter((goal) => chosen[goal] === way)
+	}));
+}
+
+function compare(a: readonly number[], b: readonly number[]): number {
+	for (let i = 0; i < Math.max(a.length, b.length); i++) {
+		const difference = (a[i] ?? 0) - (b[i] ?? 0);
+		if (difference !== 0) return difference;
+	}
+	return 0;
+}
+
+/** Whether a lens of the kit reaches a focal length, and its widest f-number there; null if none. */
+export function lensFor(lenses: readonly Lens[], focalMm: number): Lens | null {
+	const able = lenses.filter(
+		({ focalMm: [short, long] }) => focalMm >= short * 0.97 && focalMm <= long * 1.03
+	);
+	return able.toSorted((a, b) => widestFNumber(a, focalMm) - widestFNumber(b, focalMm))[0] ?? null;
+}
