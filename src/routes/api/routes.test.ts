@@ -34,7 +34,7 @@ describe('a plan', () => {
 	it('has exposure, technique, advice and cautions, and explains what cannot be', async () => {
 		const dark = {
 			...shotInput({ people: [ahead('Noor', 3, { turnDeg: 40 })], choices: { fNumberExact: 1.4 } }),
-			light: { mode: 'flash', guideNumberM: 12, distanceM: 14, ambientEv100: 4 }
+			light: { mode: 'flash', guideNumberM: 12, distanceM: 14, ambientEv100: 2 }
 		};
 		const { status, body } = await post(plan.POST, JSON.stringify(dark));
 		expect(status).toBe(200);
