@@ -1,6 +1,6 @@
 import type { Body, Lens, Person, Shot, Thing } from '$core/format/shot';
 import { BODIES, LENSES } from './kit';
-import type { Job, ShotRecord } from './store';
+import type { Job, ShotRecord } from './database';
 
 /** An invented wedding at an old rope works on a harbour, in late September. Nobody in it is real. */
 

@@ -2,7 +2,8 @@ import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
 import { present, record, startHistory, undo } from './history';
-import { Store, troubleOf, type Contents, type Job, type ShotRecord } from './store';
+import type { Job, ShotRecord } from './database';
+import { Store, troubleOf, type Contents } from './store';
 
 const JOB: Job = { id: 'job', title: 'A wedding', createdAt: 1, isSample: false };
 const named = (title: string) => ({ ...shotOf(), title });

@@ -1,43 +1,18 @@
-import Dexie, { liveQuery, type EntityTable, type Subscription, type Table } from 'dexie';
-import { z } from 'zod';
-import { ShotSchema } from '$core/format/shot';
+import { liveQuery, type Subscription } from 'dexie';
+import type { z } from 'zod';
 import { problemsOf, type Problem } from '$core/format/problems';
+import {
+	Database,
+	JobSchema,
+	ShotRecordSchema,
+	StepSchema,
+	type Job,
+	type ShotRecord
+} from './database';
 import type { History, Step } from './history';
+import { KitStore } from './kitStore';
 
 /** What the browser keeps: jobs, their shots, and the history of each shot. */
-
-const JobSchema = z.strictObject({
-	id: z.string(),
-	title: z.string(),
-	createdAt: z.number(),
-	/** Made from the sample day. */
-	isSample: z.boolean()
-});
-
-const ShotRecordSchema = z.strictObject({
-	id: z.string(),
-	jobId: z.string(),
-	/** Order within the job. */
-	position: z.number(),
-	/** Counts every save, so that two windows notice each other. */
-	revision: z.number(),
-	/** Number of the present step of its history. */
-	cursor: z.number(),
-	/** Taken out by the user; kept so that it can come back. */
-	isRemoved: z.boolean(),
-	shot: ShotSchema
-});
-
-const StepSchema = z.strictObject({
-	shotId: z.string(),
-	step: z.number(),
-	gesture: z.string(),
-	shot: ShotSchema
-});
-
-export type Job = z.infer<typeof JobSchema>;
-export type ShotRecord = z.infer<typeof ShotRecordSchema>;
-type StepRecord = z.infer<typeof StepSchema>;
 
 /** A record that no longer validates: left where it is, and reported. */
 export interface SetAside {
@@ -64,25 +39,16 @@ export type SaveResult =
 	| { readonly outcome: 'saved'; readonly revision: number }
 	| ({ readonly outcome: 'conflict' } & Conflict);
 
-class Database extends Dexie {
-	readonly jobs!: EntityTable<Job, 'id'>;
-	readonly shots!: EntityTable<ShotRecord, 'id'>;
-	readonly steps!: Table<StepRecord, [string, number]>;
-
-	constructor(name: string) {
-		super(name);
-		this.version(1).stores({ jobs: 'id', shots: 'id, jobId', steps: '[shotId+step], shotId' });
-	}
-}
-
 /** The store of one browser. Every method may reject; `troubleOf` says why in our terms. */
 export class Store {
 	readonly #db: Database;
+	readonly kit: KitStore;
 	/** What validated before: every save has a revision of its own, so the same one is the same shot. */
 	#known: ReadonlyMap<string, ShotRecord> = new Map();
 
 	constructor(name = 'focalis') {
 		this.#db = new Database(name);
+		this.kit = new KitStore(this.#db);
 	}
 
 	/** Everything kept, validated. What does not validate is set aside, not touched. */

@@ -49,7 +49,7 @@ export const ON_SENSOR_GRID: z.infer<typeof FocusGridSchema> = {
 	sensitive: 'all'
 };
 
-const BodySchema = record('the body', {
+export const BodySchema = record('the body', {
 	name: text('the body’s name', 1, 80),
 	sensor: SensorSchema,
 	focusGrid: FocusGridSchema.default(ON_SENSOR_GRID),
@@ -62,7 +62,7 @@ const BodySchema = record('the body', {
 
 const widest = number('the widest f-number', 0.7, 32);
 
-const LensSchema = record('the lens', {
+export const LensSchema = record('the lens', {
 	name: text('the lens’s name', 1, 80),
 	focalMm: pair('the focal length', number('the focal length', 4, 800, 'mm')).refine(
 		([short, long]) => short <= long,

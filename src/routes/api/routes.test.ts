@@ -33,14 +33,17 @@ describe('a plan', () => {
 
 	it('has exposure, technique, advice and cautions, and explains what cannot be', async () => {
 		const dark = {
-			...shotInput({ people: [ahead('Noor', 3, { turnDeg: 40 })], choices: { fNumberExact: 1.4 } }),
+			...shotInput({
+				people: [ahead('Noor', 1.5, { turnDeg: 40 })],
+				choices: { fNumberExact: 1.4 }
+			}),
 			light: { mode: 'flash', guideNumberM: 12, distanceM: 14, ambientEv100: 2 }
 		};
 		const { status, body } = await post(plan.POST, JSON.stringify(dark));
 		expect(status).toBe(200);
 		expect(PlanSchema.parse(body)).toEqual(body);
 		expect(body.exposure).toMatchObject({ flashPower: 1, flags: ['no-power'] });
-		expect(body.focus).toMatchObject({ technique: 'move-point', point: { column: 12, row: 8 } });
+		expect(body.focus).toMatchObject({ technique: 'move-point', point: { column: 11, row: 8 } });
 		expect(body.advice.map(({ code }: { code: string }) => code)).toContain('turn-head');
 		expect(body.advice.every((one: object) => !('shot' in one))).toBe(true);
 		expect(body.cautions.map(({ code }: { code: string }) => code)).toContain('flash-people');

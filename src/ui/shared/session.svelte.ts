@@ -10,15 +10,14 @@ import {
 	undo,
 	type History
 } from '$data/history';
+import type { Job, ShotRecord } from '$data/database';
 import { newest } from '$data/newest';
 import {
 	Store,
 	troubleOf,
 	type Conflict,
 	type Contents,
-	type Job,
 	type SetAside,
-	type ShotRecord,
 	type Trouble
 } from '$data/store';
 
