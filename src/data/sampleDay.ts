@@ -151,6 +151,7 @@ function crowd(): Person[] {
 const SHOTS: readonly Sketch[] = [
 	{
 		title: 'The couple under the arcade',
+		light: { mode: 'ambient', ev100: 6 },
 		notes: 'After the speeches, when the lanterns are lit.',
 		lens: LENSES.portrait85,
 		focalMm: 85,
@@ -162,6 +163,7 @@ const SHOTS: readonly Sketch[] = [
 	},
 	{
 		title: 'Two families on the steps',
+		light: { mode: 'ambient', ev100: 12 },
 		notes: 'Front row sits, the others stand. Count heads before the first frame.',
 		lens: LENSES.zoom2470,
 		focalMm: 50,
@@ -173,6 +175,7 @@ const SHOTS: readonly Sketch[] = [
 	},
 	{
 		title: 'Rings, walking in',
+		light: { mode: 'ambient', ev100: 7 },
 		lens: LENSES.zoom70200,
 		focalMm: 135,
 		camera: { support: 'monopod', orientation: 'portrait' },
@@ -184,6 +187,7 @@ const SHOTS: readonly Sketch[] = [
 	},
 	{
 		title: 'The bandleader and the trumpet',
+		light: { mode: 'ambient', ev100: 8 },
 		notes: 'Three pictures in one: the face, the trumpet, both.',
 		lens: LENSES.normal50,
 		focalMm: 50,
@@ -195,6 +199,7 @@ const SHOTS: readonly Sketch[] = [
 	},
 	{
 		title: 'The toast, seen through glasses',
+		light: { mode: 'ambient', ev100: 6 },
 		lens: LENSES.portrait85,
 		focalMm: 85,
 		camera: { position: { x: 0, y: 1.25, z: 0 } },
@@ -206,6 +211,7 @@ const SHOTS: readonly Sketch[] = [
 	},
 	{
 		title: 'A profile at the window',
+		light: { mode: 'ambient', ev100: 9 },
 		lens: LENSES.portrait85Fast,
 		focalMm: 85,
 		camera: { orientation: 'portrait' },
@@ -225,6 +231,7 @@ const SHOTS: readonly Sketch[] = [
 	},
 	{
 		title: 'The ring bearer and the terrier',
+		light: { mode: 'ambient', ev100: 12 },
 		lens: LENSES.wide35,
 		focalMm: 35,
 		camera: { position: { x: 0, y: 0.8, z: 0 }, support: 'kneeling' },
@@ -236,6 +243,7 @@ const SHOTS: readonly Sketch[] = [
 	},
 	{
 		title: 'Everyone, from the balcony',
+		light: { mode: 'ambient', ev100: 13 },
 		lens: LENSES.zoom2470,
 		focalMm: 45,
 		camera: { position: { x: 0, y: 5, z: 0 }, tiltDeg: -21, support: 'braced' },
@@ -243,6 +251,7 @@ const SHOTS: readonly Sketch[] = [
 	},
 	{
 		title: 'The two, wide on the quay',
+		light: { mode: 'ambient', ev100: 14 },
 		lens: LENSES.wide24,
 		focalMm: 24,
 		people: [

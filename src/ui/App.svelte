@@ -6,6 +6,8 @@
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
 	import { openSampleDay } from './shared/sample';
+	import { Store } from '$data/store';
+	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './shared/session.svelte';
 	import { settings } from './shared/settings.svelte';
 	import TopBar from './shared/TopBar.svelte';
@@ -21,7 +23,9 @@
 
 	let { shotId, wantsSample, onshot }: Props = $props();
 
-	const session = new Session();
+	const store = new Store();
+	const session = new Session(store);
+	const kit = provideKit(new Kit(store.kit));
 	let refusal = $state.raw<Refusal | null>(null);
 	let isHelpOpen = $state(false);
 	let isDropping = $state(false);
@@ -29,6 +33,7 @@
 	let hasOpenedSample = false;
 
 	$effect(() => untrack(() => session.start(shotId ?? settings.lastShotId)));
+	$effect(() => kit.start());
 	$effect(() => {
 		if (!session.isReady || !wantsSample || hasOpenedSample) return;
 		hasOpenedSample = true;

@@ -15,7 +15,7 @@ const REACH: Readonly<Record<Part, { above: number; below: number; aside: number
 };
 
 /** Height of a build's head over an adult's. */
-export const headSize = (build: Build): number =>
+const headSize = (build: Build): number =>
 	HEADS[build].skullHalfAxes[1] / HEADS.adult.skullHalfAxes[1];
 
 /** Height of a face from hairline to chin, m. */

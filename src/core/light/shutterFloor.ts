@@ -4,7 +4,7 @@ import { cropFactor } from '../optics/crop';
 /** How slow the shutter may be. */
 
 /** Why it may not be slower. */
-export type FloorReason = 'hands' | 'motion' | 'group' | 'anyone';
+type FloorReason = 'hands' | 'motion' | 'group' | 'anyone';
 
 export interface Floor {
 	readonly why: FloorReason;
@@ -14,14 +14,14 @@ export interface Floor {
 }
 
 /** Speed across the frame, mm/s in the scene. Round values, common practice, no source. */
-export const SPEED_MM_PER_S: Readonly<Record<Person['motion'], number>> = {
+const SPEED_MM_PER_S: Readonly<Record<Person['motion'], number>> = {
 	still: 20,
 	restless: 200,
 	walking: 250
 };
 
 /** Customs for pictures of people. Source: common practice. */
-export const ANYONE_S = 1 / 30;
+const ANYONE_S = 1 / 30;
 export const GROUP_S = 1 / 100;
 export const GROUP_PREFERRED_S = 1 / 160;
 export const CHILDREN_S = 1 / 400;

@@ -32,7 +32,7 @@ export type FramingResult =
 			readonly text: string;
 	  };
 
-export function framedPeople({ people }: Shot, { personIds }: Framing): Person[] {
+function framedPeople({ people }: Shot, { personIds }: Framing): Person[] {
 	return personIds.length === 0 ? people : people.filter(({ id }) => personIds.includes(id));
 }
 
@@ -105,7 +105,7 @@ function fits(shot: Shot, camera: Camera, framing: Framing): boolean {
 }
 
 /** The smallest value in a range at which something holds that holds from there on; null if never. */
-export function smallestWhere(
+function smallestWhere(
 	low: number,
 	high: number,
 	holds: (value: number) => boolean

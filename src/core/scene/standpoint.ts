@@ -30,16 +30,29 @@ function directionTo(from: Vec3, to: Vec3): { panDeg: number; tiltDeg: number } 
 	};
 }
 
-/** The camera elsewhere, turned so that the pivot keeps its place in the frame. */
-export function standingAt(camera: Camera, pivot: Vec3, position: Vec3): Camera {
-	const before = directionTo(camera.position, pivot);
-	const after = directionTo(position, pivot);
+type Direction = ReturnType<typeof directionTo>;
+
+/** A camera turned by as much as one direction differs from another. */
+function turned(camera: Camera, before: Direction, after: Direction): Camera {
+	const tiltDeg = camera.tiltDeg + after.tiltDeg - before.tiltDeg;
 	return {
 		...camera,
-		position,
 		panDeg: wrapDeg(camera.panDeg + after.panDeg - before.panDeg),
-		tiltDeg: Math.min(85, Math.max(-85, camera.tiltDeg + after.tiltDeg - before.tiltDeg))
+		tiltDeg: Math.min(85, Math.max(-85, tiltDeg))
 	};
+}
+
+/** The camera elsewhere, turned so that the pivot keeps its place in the frame. */
+export function standingAt(camera: Camera, pivot: Vec3, position: Vec3): Camera {
+	const after = directionTo(position, pivot);
+	return { ...turned(camera, directionTo(camera.position, pivot), after), position };
+}
+
+/** The camera of a changed shot, turned after whoever moved so that the pivot keeps its place. */
+export function following(before: Shot, after: Shot): Camera {
+	const { camera } = after;
+	const direction = (shot: Shot) => directionTo(camera.position, pivotOf(shot));
+	return turned(camera, direction(before), direction(after));
 }
 
 /** Distance over the ground from the camera to the pivot, m. */

@@ -62,7 +62,7 @@ export function cautionsOf(shot: Shot): Reason[] {
 			text: 'Have permission for pictures of children, and for the place.'
 		},
 		{
-			code: 'permission',
+			code: 'permission-people',
 			applies: people.length > 0 && !has('child', 'infant'),
 			text: 'Have permission for the place and for pictures of people.'
 		}

@@ -3,7 +3,7 @@ import type { Landmark, Shot } from '../format/shot';
 
 /** People, things and stops as one says them. */
 
-export const LANDMARK_WORDS: Readonly<Record<Landmark, string>> = {
+const LANDMARK_WORDS: Readonly<Record<Landmark, string>> = {
 	'left-eye': 'left eye',
 	'right-eye': 'right eye',
 	'nose-tip': 'nose',

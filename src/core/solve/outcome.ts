@@ -20,7 +20,7 @@ export interface Outcome {
 }
 
 /** The candidates of a scene and the f-numbers that may be chosen from. */
-export function pairsOf(scene: Scene): { candidates: Candidate[]; ladder: number[] } {
+function pairsOf(scene: Scene): { candidates: Candidate[]; ladder: number[] } {
 	const { lens, camera, choices } = scene.shot;
 	const ladder = ladderOf(lens, camera.focalMm);
 	const fixed = choices.fNumberExact;

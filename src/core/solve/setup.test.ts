@@ -193,7 +193,7 @@ describe('where to stand', () => {
 
 	it('the reverse: how near the back row must stand for an f-number', () => {
 		const { rows: standing } = solve(shot).scene;
-		const nearer = (f: number) => backRowNearerM(shot, f, (one, by) => closedUp(one, standing, by));
+		const nearer = (f: number) => backRowNearerM(shot, f);
 		const needed = outcomeOf(shot)?.needed ?? NaN;
 		expect(nearer(needed * 1.01)).toBe(0);
 		const byM = nearer(needed * 0.8) ?? NaN;
@@ -246,5 +246,5 @@ it('cautions are part of the plan, once each and only where they apply', () => {
 	expect(codes({ people: [ahead('p', 3)], light: { mode: 'ambient', ev100: 15 } })).toContain(
 		'sun'
 	);
-	expect(codes({ people: [ahead('p', 3)] })).toEqual(['permission']);
+	expect(codes({ people: [ahead('p', 3)] })).toEqual(['permission-people']);
 });

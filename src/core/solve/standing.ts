@@ -1,4 +1,5 @@
 import type { Lens, Shot } from '../format/shot';
+import { closedUp } from '../scene/regroup';
 import { pivotOf, standingAt } from '../scene/standpoint';
 import { length, subtract, type Vec3 } from '../scene/vector';
 import { outcomeOf, seenPeople, type Outcome } from './outcome';
@@ -102,16 +103,13 @@ export function* floorPlan(
  *
  * @returns metres, 0 when it holds already; null when even one row would not
  */
-export function backRowNearerM(
-	shot: Shot,
-	fNumberExact: number,
-	closeUp: (shot: Shot, byM: number) => Shot
-): number | null {
+export function backRowNearerM(shot: Shot, fNumberExact: number): number | null {
+	const now = outcomeOf(shot);
+	const rows = now?.scene.rows ?? [];
 	const holds = (byM: number) => {
-		const outcome = outcomeOf(closeUp(shot, byM));
+		const outcome = outcomeOf(closedUp(shot, rows, byM));
 		return outcome !== null && outcome.needed <= fNumberExact;
 	};
-	const now = outcomeOf(shot);
 	const spread = now ? spreadM(now) : 0;
 	if (holds(0)) return 0;
 	if (!holds(spread)) return null;

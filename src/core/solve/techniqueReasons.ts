@@ -2,12 +2,13 @@ import type { Reason } from '../format/plan';
 import type { Shot } from '../format/shot';
 import type { Candidate } from './candidates';
 import { nameOf } from './names';
+import type { FocusPoint } from '../technique/focusPoints';
 import type { FocusTechnique, WayToFocus } from './technique';
 
 /** How to get the focus there, in words. */
 
 /** Width of an eye, mm: a box wider than this may settle on brow, lashes or nose. */
-export const EYE_MM = 30;
+const EYE_MM = 30;
 
 const mm = (metres: number) => `${Math.abs(metres * 1000).toFixed(0)} mm`;
 
@@ -23,7 +24,7 @@ export function techniqueReasons(
 	const wrists = ways.find(({ way }) => way === 'reframe-wrists');
 	const isEye = candidate.kind === 'eye';
 	return [
-		wayReason(spot, technique, wrists),
+		wayReason(shot, spot, technique, wrists),
 		...(wrists && wrists.errorM > 0.0005 ? [reframeReason(wrists)] : []),
 		...(isEye && boxMm > EYE_MM && point
 			? [
@@ -52,14 +53,23 @@ export function techniqueReasons(
 	];
 }
 
+/** ": column 14 of 25, row 8 of 17", counted as the body is held level. */
+function pointWords({ body, camera }: Shot, point: FocusPoint | null): string {
+	if (!point) return '';
+	const { columns, rows } = body.focusGrid;
+	const level = camera.orientation === 'portrait' ? ', the body held level' : '';
+	return `: column ${point.column + 1} of ${columns}, row ${point.row + 1} of ${rows}${level}`;
+}
+
 function wayReason(
+	shot: Shot,
 	spot: string,
 	{ technique, point }: FocusTechnique,
 	wrists: WayToFocus | undefined
 ): Reason {
 	const none = point ? '' : 'No focus point reaches there. ';
 	const words = {
-		'move-point': `Put a focus point on ${spot}.`,
+		'move-point': `Put a focus point on ${spot}${pointWords(shot, point)}.`,
 		reframe: `${none}Lock on ${spot} with the middle point and turn only the wrists.`,
 		manual: wrists?.holds
 			? `${none}Focus by hand on ${spot}, magnified.`

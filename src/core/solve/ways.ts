@@ -63,7 +63,7 @@ export function waysOf(shot: Shot, lenses: readonly Lens[]): Way[] {
 }
 
 /** The shot with a lens at a place, its f-number left to the solver. */
-export function shotWith(shot: Shot, lens: Lens, camera: Camera): Shot {
+function shotWith(shot: Shot, lens: Lens, camera: Camera): Shot {
 	const choices = { ...shot.choices };
 	delete choices.fNumberExact;
 	return { ...shot, lens, camera, choices };

@@ -67,6 +67,16 @@ export function boxOf(
 	};
 }
 
+/** The part of the frame that the points cover, as shares of its width and height. */
+export function reachOf(
+	{ spanX, spanY }: FocusGrid,
+	orientation: Orientation
+): { readonly width: number; readonly height: number } {
+	return orientation === 'portrait'
+		? { width: spanY, height: spanX }
+		: { width: spanX, height: spanY };
+}
+
 /** Whether a point is one of the most sensitive. */
 export function isSensitive(grid: FocusGrid, { column, row }: FocusPoint): boolean {
 	if (grid.sensitive === 'all') return true;

@@ -7,7 +7,6 @@ import type { CameraPoint } from '../scene/camera';
 
 /** How far that axis lies behind the pupil, m: turning the wrists, or the upper body. */
 export const SWING_M = { wrists: 0.12, body: 0.45 } as const;
-export type Swing = keyof typeof SWING_M;
 
 /**
  * How far the plane of focus falls behind the eye: sqrt((D+p)² + X² + Y²) - p - D. Source: the

@@ -6,15 +6,18 @@
 	import Frame from './frame/Frame.svelte';
 	import Ladder from './ladder/Ladder.svelte';
 	import Stepper from './ladder/Stepper.svelte';
+	import { useKit } from '../kit/kit.svelte';
 	import { PlanView } from './plan.svelte';
 	import Stage from './stage/Stage.svelte';
+	import TryInstead from './verdict/TryInstead.svelte';
 	import Verdict from './verdict/Verdict.svelte';
 	import Wishes from './verdict/Wishes.svelte';
 
 	/** The heart: the verdict, the stage, the frame and the ladder of one shot. */
 	let { session }: { session: Session } = $props();
 
-	const plan = untrack(() => new PlanView(session));
+	const kit = useKit();
+	const plan = untrack(() => new PlanView(session, kit));
 	/** Below this width, in the size of the text, the panes take turns. */
 	const PHONE_REM = 45;
 	let widthRem = $state(PHONE_REM);
@@ -48,6 +51,7 @@
 	<div class="say">
 		{#if !isPhone}<Wishes {plan} />{/if}
 		<Verdict {plan} />
+		{#if !isPhone}<TryInstead {plan} most={3} />{/if}
 	</div>
 	{#if isPhone}
 		<div class="tabs">
@@ -60,8 +64,9 @@
 		</div>
 		<Stepper {plan} />
 		<div class="strip"><Ladder {plan} {isPhone} /></div>
+		<TryInstead {plan} most={2} />
 		<details class="more">
-			<summary>about, sharp for</summary>
+			<summary>about, light, framing, lenses, sharp for</summary>
 			<Wishes {plan} />
 		</details>
 	{:else}
@@ -105,7 +110,7 @@
 		min-height: 0;
 	}
 	.ladder {
-		max-height: min(11.2rem, 34vh);
+		max-height: min(14rem, 36vh);
 		display: grid;
 		min-height: 0;
 	}
@@ -129,8 +134,9 @@
 		display: grid;
 	}
 	.strip {
-		max-height: 12rem;
+		max-height: 15rem;
 		display: grid;
+		grid-template-rows: minmax(0, 1fr);
 	}
 	.more summary {
 		min-height: 2.75rem;

@@ -1,6 +1,9 @@
-import type { Shot } from '$core/format/shot';
+import type { Lens, Shot } from '$core/format/shot';
+import { following } from '$core/scene/standpoint';
 import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+import type { Kit } from '../kit/kit.svelte';
 import type { Session } from '../shared/session.svelte';
+import { settings } from '../shared/settings.svelte';
 
 /** An object of the stage. A row is named by one of its people. */
 export type ObjectRef =
@@ -23,12 +26,14 @@ export const sameObject = (a: ObjectRef | null, b: ObjectRef | null): boolean =>
  */
 export class PlanView {
 	readonly #session: Session;
+	readonly kit: Kit;
 	/** Exact f-number that is only looked at. */
 	#peekedFNumber = $state<number | null>(null);
 	selected = $state.raw<ObjectRef | null>(null);
 
-	constructor(session: Session) {
+	constructor(session: Session, kit: Kit) {
 		this.#session = session;
+		this.kit = kit;
 	}
 
 	readonly #solution = $derived.by(() => this.#solve());
@@ -84,8 +89,17 @@ export class PlanView {
 		this.change({ ...this.shot, choices }, gesture);
 	}
 
+	/** The lenses of the kit that go on the body in use. */
+	get lenses(): readonly Lens[] {
+		return this.kit.lensesFor(this.shot.body.name);
+	}
+
+	/** Changes the shot. Kept aimed, the camera follows whoever moves. */
 	change(shot: Shot, gesture?: string): void {
-		this.#session.change(shot, gesture);
+		const isAnyoneElsewhere = shot.people !== this.shot.people && shot.camera === this.shot.camera;
+		const camera =
+			settings.keepsAimed && isAnyoneElsewhere ? following(this.shot, shot) : shot.camera;
+		this.#session.change(camera === shot.camera ? shot : { ...shot, camera }, gesture);
 	}
 
 	newGesture(kind: string): string {

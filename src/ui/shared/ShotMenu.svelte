@@ -2,7 +2,7 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { LIMITS } from '$core/format/shot';
-	import { blankShot } from '$data/sampleDay';
+	import { newShot } from './newShot';
 	import DeviceButtons from './DeviceButtons.svelte';
 	import { saveShotFile } from './files';
 	import { openSampleDay } from './sample';
@@ -79,7 +79,7 @@
 					>Save to a file</Button
 				>
 				<Button size="xs" color="light" onclick={() => then(onopenfile())}>Open a file…</Button>
-				<Button size="xs" color="light" onclick={() => then(session.addShot(blankShot('New shot')))}
+				<Button size="xs" color="light" onclick={() => then(session.addShot(newShot('New shot')))}
 					>New shot</Button
 				>
 				<Button

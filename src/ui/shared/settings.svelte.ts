@@ -7,6 +7,7 @@ const KEY = 'focalis-settings';
 /** What lies over the picture. */
 const OverlaysSchema = z.object({
 	point: z.boolean().default(true),
+	reach: z.boolean().default(false),
 	states: z.boolean().default(false),
 	cuts: z.boolean().default(true),
 	thirds: z.boolean().default(false),
@@ -14,11 +15,27 @@ const OverlaysSchema = z.object({
 });
 export type Overlays = z.infer<typeof OverlaysSchema>;
 
+/** One's own school: what new shots begin with. */
+const MyWaySchema = z.object({
+	shutterRule: z.union([z.literal(1), z.literal(2)]).default(1),
+	sharpness: z.enum(['album', 'screen', 'pixel']).default('screen'),
+	technique: z.enum(['move-point', 'reframe', 'manual']).default('move-point'),
+	marginStops: z
+		.number()
+		.min(0)
+		.max(2)
+		.default(1 / 3)
+});
+export type MyWay = z.infer<typeof MyWaySchema>;
+
 const SettingsSchema = z.object({
 	look: z.enum(['day', 'night']).optional(),
 	units: z.enum(['m', 'ft']).default('m'),
 	/** Single-letter shortcuts can be turned off. */
 	shortcuts: z.boolean().default(true),
+	/** The camera turns after people who are moved. */
+	keepsAimed: z.boolean().default(false),
+	myWay: MyWaySchema.default(MyWaySchema.parse({})),
 	lastShotId: z.string().nullable().default(null),
 	overlays: OverlaysSchema.default(OverlaysSchema.parse({}))
 });
@@ -47,6 +64,12 @@ class Settings {
 	}
 	get shortcuts() {
 		return this.#values.shortcuts;
+	}
+	get myWay() {
+		return this.#values.myWay;
+	}
+	get keepsAimed() {
+		return this.#values.keepsAimed;
 	}
 	get overlays() {
 		return this.#values.overlays;

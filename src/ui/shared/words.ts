@@ -41,6 +41,30 @@ export function stopsInWords(stops: number): string {
 	return text === '1' ? '1 stop' : `${text} stops`;
 }
 
+const FRACTIONS: readonly (readonly [number, string])[] = [
+	[1, 'all'],
+	[3 / 4, 'three quarters'],
+	[2 / 3, 'two thirds'],
+	[1 / 2, 'half'],
+	[1 / 3, 'a third'],
+	[1 / 4, 'a quarter'],
+	[1 / 5, 'a fifth'],
+	[1 / 6, 'a sixth'],
+	[1 / 8, 'an eighth'],
+	[1 / 10, 'a tenth'],
+	[1 / 15, 'a fifteenth'],
+	[1 / 20, 'a twentieth'],
+	[1 / 30, 'a thirtieth'],
+	[1 / 50, 'a fiftieth']
+];
+
+/** A share as one judges it by eye: "a third"; more than all as "more than all". */
+export function shareInWords(share: number): string {
+	if (share > 1.1) return 'more than all';
+	const away = ([value]: readonly [number, string]) => Math.abs(Math.log(value / share));
+	return FRACTIONS.reduce((best, one) => (away(one) < away(best) ? one : best))[1];
+}
+
 const NUMBERS = [
 	'no',
 	'one',

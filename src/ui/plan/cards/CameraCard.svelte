@@ -1,6 +1,5 @@
 <script lang="ts">
 	import type { Body, Lens } from '$core/format/shot';
-	import { BODIES, LENSES } from '$data/kit';
 	import Choice from '../../shared/Choice.svelte';
 	import Length from '../../shared/Length.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
@@ -18,20 +17,37 @@
 		plan.change(changeCamera(plan.shot, change), gesture);
 
 	/** The kit to choose from, and what this shot has, which may be from elsewhere. */
-	function listed<T extends Body | Lens>(kit: Readonly<Record<string, T>>, own: T): T[] {
-		const all = Object.values(kit);
+	function listed<T extends Body | Lens>(all: readonly T[], own: T): readonly T[] {
 		return all.some(({ name }) => name === own.name) ? all : [own, ...all];
 	}
-	const bodies = $derived(listed<Body>(BODIES, shot.body));
-	const lenses = $derived(listed<Lens>(LENSES, shot.lens));
+	const kitBodies = $derived(plan.kit.contents.bodies.map(({ body }) => body));
+	const bodies = $derived(listed<Body>(kitBodies, shot.body));
+	const lenses = $derived(listed<Lens>(plan.lenses, shot.lens));
+
+	/** The kit's own of the same name, where it has changed since it was chosen. */
+	function newer<T extends Body | Lens>(all: readonly T[], own: T): T | null {
+		const known = all.find(({ name }) => name === own.name);
+		return known && JSON.stringify(known) !== JSON.stringify(own) ? known : null;
+	}
+	const newerBody = $derived(newer<Body>(kitBodies, shot.body));
+	const newerLens = $derived(newer<Lens>(plan.lenses, shot.lens));
+	function bringUpToDate() {
+		const body = newerBody ?? shot.body;
+		const lens = newerLens ?? shot.lens;
+		plan.change({ ...withFocal(lens), body, lens });
+	}
 	const named = (kit: readonly { name: string }[]) =>
 		kit.map(({ name }) => ({ value: name, text: name }));
 
 	function chooseLens(name: string) {
 		const lens = lenses.find((one) => one.name === name) ?? shot.lens;
-		const [short, long] = lens.focalMm;
+		plan.change({ ...withFocal(lens), lens });
+	}
+
+	/** The shot at the focal length of a lens that is nearest to the one in use. */
+	function withFocal({ focalMm: [short, long] }: Lens) {
 		const focalMm = Math.min(long, Math.max(short, shot.camera.focalMm));
-		plan.change({ ...changeCamera(shot, { focalMm }), lens });
+		return changeCamera(shot, { focalMm });
 	}
 
 	/** Two blades make no opening: a whole number from three on, or none. */
@@ -41,8 +57,14 @@
 			plan.change({ ...shot, lens: { ...shot.lens, blades } }, gesture);
 	}
 
+	/** A body with a lens of its own brings it along. */
 	function chooseBody(name: string) {
-		plan.change({ ...shot, body: bodies.find((one) => one.name === name) ?? shot.body });
+		const body = bodies.find((one) => one.name === name) ?? shot.body;
+		const fitting = plan.kit.lensesFor(name);
+		const lens = fitting.some((one) => one.name === shot.lens.name)
+			? shot.lens
+			: (fitting[0] ?? shot.lens);
+		plan.change({ ...withFocal(lens), body, lens });
 	}
 </script>
 
@@ -111,3 +133,9 @@
 	value={shot.camera.orientation}
 	onchoose={(orientation) => set({ orientation })}
 />
+{#if newerBody || newerLens}
+	<p class="text-[var(--ink-2)]">
+		Your kit’s {newerLens ? 'lens' : 'body'} has changed since this shot was planned.
+		<button class="knob" type="button" onclick={bringUpToDate}>Bring it up to date</button>
+	</p>
+{/if}

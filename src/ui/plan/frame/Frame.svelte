@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Landmark } from '$core/format/shot';
 	import { nameOfId } from '$core/solve/names';
+	import { boxOf, reachOf } from '$core/technique/focusPoints';
 	import { lookAt } from '$core/solve/scene';
 	import { wholeFrame } from '../../../preview/scene';
 	import { preview } from '../../shared/preview.svelte';
@@ -59,6 +60,12 @@
 			return { id: personId, name: nameOfId(plan.shot, personId), words };
 		})
 	);
+	const focusPoints = $derived.by(() => {
+		const { focusGrid } = plan.shot.body;
+		const { orientation } = plan.shot.camera;
+		const nearest = focus?.point ? boxOf(focusGrid, orientation, focus.point) : null;
+		return { ...reachOf(focusGrid, orientation), nearest };
+	});
 </script>
 
 <section class="pane frame" aria-label="Frame">
@@ -88,6 +95,7 @@
 						isOverPicture={hasPicture}
 						point={overlays.point || !hasPicture ? (focus?.frame ?? null) : null}
 						hasMarks={overlays.states || !hasPicture}
+						focusPoints={overlays.reach ? focusPoints : null}
 						hasThirds={overlays.thirds}
 						hasMargin={overlays.margin}
 						hasCuts={overlays.cuts}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Drawn, DrawnHead } from './frameScene';
 	import EyeMark from './EyeMark.svelte';
+	import type { ComponentProps } from 'svelte';
 	import FrameGuides from './FrameGuides.svelte';
 	import ThingMark from './ThingMark.svelte';
 
@@ -20,6 +21,7 @@
 		point: { readonly x: number; readonly y: number } | null;
 		/** Marks eyes and things by their state. */
 		hasMarks: boolean;
+		focusPoints: ComponentProps<typeof FrameGuides>['focusPoints'];
 		hasThirds: boolean;
 		hasMargin: boolean;
 		/** Names those whom the edge cuts. */
@@ -34,6 +36,7 @@
 		focusId,
 		isOverPicture,
 		point,
+		focusPoints,
 		hasMarks,
 		hasThirds,
 		hasMargin,
@@ -165,6 +168,7 @@
 			{height}
 			{mmPerPx}
 			{point}
+			{focusPoints}
 			{hasThirds}
 			{hasMargin}
 			cuts={hasCuts ? cuts : []}

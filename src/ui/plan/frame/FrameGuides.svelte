@@ -7,6 +7,12 @@
 		mmPerPx: number;
 		/** The point focused on, as shares of width and height. */
 		point: { readonly x: number; readonly y: number } | null;
+		/** How far the body's focus points reach, and the nearest one to what is focused on. */
+		focusPoints: {
+			readonly width: number;
+			readonly height: number;
+			readonly nearest: { readonly x: number; readonly y: number } | null;
+		} | null;
 		hasThirds: boolean;
 		hasMargin: boolean;
 		/** Those whom the edge cuts, with a place for their name. */
@@ -18,7 +24,7 @@
 		}[];
 	}
 
-	let { width, height, mmPerPx, point, hasThirds, hasMargin, cuts }: Props = $props();
+	let { width, height, mmPerPx, point, focusPoints, hasThirds, hasMargin, cuts }: Props = $props();
 
 	/** What a print or a frame may cut off: as much of each side. */
 	const MARGIN = 0.05;
@@ -41,6 +47,23 @@
 		width={width * (1 - 2 * MARGIN)}
 		height={height * (1 - 2 * MARGIN)}
 	/>
+{/if}
+{#if focusPoints}
+	<rect
+		class="guide reach"
+		role="presentation"
+		x={(-width * focusPoints.width) / 2}
+		y={(-height * focusPoints.height) / 2}
+		width={width * focusPoints.width}
+		height={height * focusPoints.height}
+		rx={6 * mmPerPx}
+	/>
+	{#if focusPoints.nearest}
+		{@const x = (focusPoints.nearest.x - 0.5) * width}
+		{@const y = (focusPoints.nearest.y - 0.5) * height}
+		{@const arm = 5 * mmPerPx}
+		<path class="point" role="presentation" d="M{x - arm} {y}h{2 * arm}M{x} {y - arm}v{2 * arm}" />
+	{/if}
 {/if}
 {#if point}
 	<circle
@@ -80,6 +103,9 @@
 		stroke-width: 3px;
 		vector-effect: non-scaling-stroke;
 		pointer-events: none;
+	}
+	.reach {
+		stroke-dasharray: 1.5 4;
 	}
 	.margin {
 		stroke-dasharray: 6 4;

@@ -19,6 +19,7 @@
 
 	const OVERLAYS: readonly { key: keyof Overlays; text: string }[] = [
 		{ key: 'point', text: 'focus point' },
+		{ key: 'reach', text: 'where the focus points reach' },
 		{ key: 'states', text: 'states of eyes and things' },
 		{ key: 'cuts', text: 'who is cut by the edge' },
 		{ key: 'thirds', text: 'thirds' },

@@ -28,6 +28,7 @@
 	});
 
 	function words(cell: Cell): string {
+		if (cell.kind === 'light') return cell.wrong && `: ${cell.wrong}`;
 		if (cell.kind === 'thing')
 			return cell.met ? `${cell.state}, as intended` : `${cell.state}, not as intended`;
 		const state = { sharp: 'sharp', marginal: 'a stop short', soft: 'soft' }[cell.state];
@@ -124,7 +125,13 @@
 									class:pick={column?.isPick}
 									class:shown={column?.fNumberExact === shownExact}
 								>
-									{#if cell}
+									{#if cell?.kind === 'light'}
+										<span
+											class="light"
+											class:is-marginal={cell.wrong}
+											title={cell.wrong || undefined}>{cell.text}{cell.wrong ? '!' : ''}</span
+										><span class="sr-only">{words(cell)}</span>
+									{:else if cell}
 										<span class="sr-only">{words(cell)}</span>
 										<span
 											aria-hidden="true"
@@ -220,6 +227,10 @@
 	.many {
 		font-size: 0.68rem;
 		letter-spacing: -0.03em;
+	}
+	.light {
+		font-size: 0.72rem;
+		letter-spacing: -0.02em;
 	}
 	.single th button {
 		padding-left: 1.3rem;

@@ -1,11 +1,15 @@
 import type { State } from '$core/format/plan';
 import { diffractionMm } from '$core/optics/blur';
 import { engraved } from '$core/optics/fNumber';
+import { engravedIso, shutterWords } from '$core/light/dials';
+import type { Exposure, LightFlag } from '$core/light/exposure';
 import { rowName } from '$core/scene/rows';
 import { stateOf } from '$core/sharpness/state';
 import { faceRatios } from '$core/solve/ladder';
+import { exposureOf } from '$core/solve/light';
 import { thingResults, type Solution } from '$core/solve/solve';
 import type { ObjectRef } from '../plan.svelte';
+import { FLAG_WORDS } from '../setup/lightWords';
 
 /** The ladder as a table: one column per f-number, one line per row of people and per thing. */
 
@@ -19,7 +23,13 @@ interface Column {
 export type Cell =
 	| { readonly kind: 'faces'; readonly state: State; readonly held: number; readonly of: number }
 	| { readonly kind: 'face'; readonly state: State; readonly ratio: number }
-	| { readonly kind: 'thing'; readonly met: boolean; readonly state: string };
+	| { readonly kind: 'thing'; readonly met: boolean; readonly state: string }
+	| {
+			readonly kind: 'light';
+			readonly text: string;
+			/** What is wrong with it, in words; empty when all is well. */
+			readonly wrong: string;
+	  };
 
 interface Line {
 	readonly key: string;
@@ -91,7 +101,57 @@ export function ladderTable(solution: Solution, opened: ObjectRef | null): Ladde
 				return { kind: 'thing', met: result.met, state: result.state };
 			})
 		}));
-	return { columns, lines: [...rowLines.toReversed(), ...thingLines] };
+	return { columns, lines: [...rowLines.toReversed(), ...thingLines, ...lightLines(solution)] };
+}
+
+/** Shutter and ISO, with flash its power instead; nothing while nothing is known of the light. */
+function lightLines({ rungs, scene }: Solution): Line[] {
+	const exposures = rungs.map((pair) => exposureOf(scene, pair));
+	if (!scene.shot.light) return [];
+	const line = (
+		key: string,
+		label: string,
+		flags: readonly LightFlag[],
+		words: (exposure: Exposure) => string
+	): Line => ({
+		key: `light ${key}`,
+		label,
+		ref: { kind: 'camera', id: 'camera' },
+		isSingle: false,
+		cells: exposures.map((exposure) => {
+			if (!exposure) return null;
+			const wrong = exposure.flags.filter((flag) => flags.includes(flag));
+			return {
+				kind: 'light',
+				text: words(exposure),
+				wrong: wrong.map((flag) => FLAG_WORDS[flag]).join(', ')
+			};
+		})
+	});
+	const iso = line('iso', 'ISO', ['iso-high'], (one) => String(engravedIso(one.iso)));
+	if (scene.shot.light.mode === 'flash') {
+		const power = line(
+			'power',
+			'flash power, 1/',
+			['no-power', 'too-bright', 'sync', 'room-light'],
+			({ flashPower }) => shortPower(flashPower ?? 1)
+		);
+		return [power, iso];
+	}
+	return [
+		line('shutter', 'shutter, 1/', ['too-bright', 'too-slow'], ({ shutterS }) =>
+			shutterWords(shutterS).replace(/^1\//, '')
+		),
+		iso
+	];
+}
+
+/** One over "8", "8+⅓". */
+function shortPower(power: number): string {
+	const thirds = Math.round(3 * Math.log2(power));
+	if (thirds >= 0) return '1';
+	const below = Math.floor(thirds / 3);
+	return `${2 ** -below}${['', '+⅓', '+⅔'][thirds - 3 * below]}`;
 }
 
 function facesCell(ratios: readonly number[]): Cell | null {

@@ -18,6 +18,7 @@
 
 	let showing = $state<Showing>('above');
 	let drawing = $state<StageDrawing>();
+	let showsFloor = $state(false);
 </script>
 
 <section class="pane stage" aria-label="Stage">
@@ -30,6 +31,15 @@
 			onchoose={(next) => (showing = next)}
 		/>
 		<span class="spring"></span>
+		{#if showing === 'above'}
+			<button
+				class="knob"
+				type="button"
+				aria-pressed={showsFloor}
+				aria-label="where to stand"
+				onclick={() => (showsFloor = !showsFloor)}>{isPhone ? 'where?' : 'where to stand'}</button
+			>
+		{/if}
 		<AddMenu {plan} />
 		{#if showing !== 'list'}
 			<button
@@ -53,7 +63,13 @@
 		<ObjectList {plan} />
 	{:else}
 		{#key showing}
-			<StageDrawing bind:this={drawing} {plan} {isPhone} side={showing} />
+			<StageDrawing
+				bind:this={drawing}
+				{plan}
+				{isPhone}
+				side={showing}
+				showsFloor={showsFloor && showing === 'above'}
+			/>
 		{/key}
 	{/if}
 </section>

@@ -11,6 +11,7 @@
 	import Ruler from './Ruler.svelte';
 	import RowLabel from './RowLabel.svelte';
 	import ThingStroke from './ThingStroke.svelte';
+	import StandingFloor from './StandingFloor.svelte';
 	import Zone from './Zone.svelte';
 	import { StageHands } from './hands.svelte';
 	import { heldWords } from './heldWords';
@@ -31,9 +32,11 @@
 		plan: PlanView;
 		isPhone: boolean;
 		side: StageView['side'];
+		/** Shows where to stand instead of the sharp zone. */
+		showsFloor: boolean;
 	}
 
-	let { plan, isPhone, side }: Props = $props();
+	let { plan, isPhone, side, showsFloor }: Props = $props();
 
 	let widthPx = $state(0);
 	let heightPx = $state(0);
@@ -131,7 +134,11 @@
 </script>
 
 <div class="drawing" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
-	<Zone {view} {scene} {pair} {through} />
+	{#if showsFloor}
+		<StandingFloor {plan} {view} />
+	{:else}
+		<Zone {view} {scene} {pair} {through} />
+	{/if}
 	<!-- an application: arrow keys go from object to object, as the hint says -->
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
 	<svg

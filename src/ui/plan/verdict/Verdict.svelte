@@ -20,7 +20,10 @@
 	let spoken = $state('');
 	$effect(() => {
 		const words = settled
-			? [`${settled.focusOn} ${settled.where} ${settled.fNumber}.`, ...settled.sentences].join(' ')
+			? [
+					`${settled.focusOn} ${settled.where} ${settled.fNumber} ${settled.exposure}.`,
+					...settled.sentences
+				].join(' ')
 			: ASKS_FOR_NOTHING;
 		const timer = setTimeout(() => (spoken = words), 700);
 		return () => clearTimeout(timer);
@@ -33,7 +36,8 @@
 			<StateMark state={outcome} />
 			{shown?.plan.feasible ? 'Focus on' : 'Not all sharp. Best: focus on'}
 			<em><bdi>{verdict.focusOn}</bdi></em>{verdict.where ? `, ${verdict.where}` : ''}.
-			<em class="f">{verdict.fNumber}</em>{#if plan.isPeeking}<span class="tag">peek</span
+			<em class="f">{verdict.fNumber}</em>{verdict.exposure &&
+				`, ${verdict.exposure}`}{#if plan.isPeeking}<span class="tag">peek</span
 				>{:else if plan.isFixed}<span class="tag">fixed</span>{/if}
 		</h1>
 		<p>

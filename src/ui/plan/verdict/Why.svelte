@@ -2,7 +2,6 @@
 	import type { School } from '$core/format/plan';
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
 	import { sharpZone } from '$core/optics/depthOfField';
-	import { cautionsOf } from '$core/solve/cautions';
 	import type { Solution } from '$core/solve/solve';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, stopsInWords } from '../../shared/words';
@@ -10,6 +9,7 @@
 	import NumberField from '../../shared/NumberField.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import RatioChart from './RatioChart.svelte';
+	import SchoolTable from './SchoolTable.svelte';
 
 	/** The reasons: what binds, what each school would do, and how every face fares at every f-number. */
 	let { plan, solution }: { plan: PlanView; solution: Solution } = $props();
@@ -20,7 +20,6 @@
 		const { pair, scene } = solution;
 		return pair && sharpZone(pair.candidate.focus, pair.fNumber, scene.toleranceMm);
 	});
-	const cautions = $derived(cautionsOf(shot));
 
 	const SCHOOLS: Readonly<Record<School['school'], string>> = {
 		'front-row': 'the front row',
@@ -62,7 +61,7 @@
 		{/if}
 	</ul>
 
-	<h3>What each school would do</h3>
+	<h3>Where each school would focus</h3>
 	<table>
 		<thead>
 			<tr
@@ -83,6 +82,8 @@
 		</tbody>
 	</table>
 
+	<SchoolTable {plan} {solution} />
+
 	<h3>Every face at every f-number</h3>
 	<RatioChart {solution} />
 
@@ -100,10 +101,10 @@
 		/>
 	</div>
 
-	{#if cautions.length > 0}
+	{#if solution.plan.cautions.length > 0}
 		<h3>Mind</h3>
 		<ul>
-			{#each cautions as { code, text } (code)}<li>{text}</li>{/each}
+			{#each solution.plan.cautions as { code, text } (code)}<li>{text}</li>{/each}
 		</ul>
 	{/if}
 </div>

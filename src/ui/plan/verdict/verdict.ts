@@ -3,6 +3,8 @@ import { nameOf, nameOfId } from '$core/solve/names';
 import { rowName } from '$core/scene/rows';
 import type { Plan, Unseen } from '$core/format/plan';
 import { stopsBetween } from '$core/optics/fNumber';
+import { impressionOf, nosePerspective } from '$core/optics/perspective';
+import { exposureWords } from '../setup/lightWords';
 import {
 	capital,
 	count,
@@ -22,6 +24,8 @@ export interface Verdict {
 	/** Where that is: "middle row, third from left". */
 	readonly where: string;
 	readonly fNumber: string;
+	/** Shutter, ISO and flash; empty while nothing is known of the light. */
+	readonly exposure: string;
 	/** The rest, one sentence each. */
 	readonly sentences: readonly string[];
 }
@@ -31,7 +35,7 @@ export function verdictOf({ plan, scene }: Solution, units: Units): Verdict {
 	const { focus } = plan;
 	if (!focus || plan.fNumber === null) {
 		const sentences = plan.reasons.map(({ text }) => text);
-		return { focusOn: '', where: '', fNumber: '', sentences };
+		return { focusOn: '', where: '', fNumber: '', exposure: '', sentences };
 	}
 	const focusOn =
 		focus.kind === 'depth'
@@ -46,17 +50,52 @@ export function verdictOf({ plan, scene }: Solution, units: Units): Verdict {
 		leanSentence(plan, units),
 		slackSentence({ plan, scene }, units),
 		...thingSentences({ plan, scene }),
-		...unseenSentences({ plan, scene })
+		...unseenSentences({ plan, scene }),
+		...lightSentences(plan),
+		techniqueSentence(plan),
+		perspectiveSentence({ plan, scene })
 	];
 	return {
 		focusOn,
 		where: focus.where,
 		fNumber: fStop(plan.fNumber),
+		exposure: exposureWords(plan.exposure),
 		sentences: sentences.filter((sentence) => sentence !== '')
 	};
 }
 
 type Outcome = Pick<Solution, 'plan' | 'scene'>;
+
+/** What is wrong with the light; that the room shows beside a flash is told under "why". */
+function lightSentences({ reasons, exposure }: Plan): string[] {
+	const wrong = exposure?.flags.filter((flag) => flag !== 'room-light') ?? [];
+	return reasons
+		.filter(({ code }) => (wrong as readonly string[]).includes(code))
+		.map(({ text }) => text);
+}
+
+/** How to focus, where it is not simply a point put there. */
+function techniqueSentence({ focus, reasons }: Plan): string {
+	if (!focus || focus.technique === 'move-point' || focus.kind === 'depth') return '';
+	return reasons.find(({ code }) => code === focus.technique)?.text ?? '';
+}
+
+/** Said only where a face reads strangely. */
+function perspectiveSentence({ plan, scene }: Outcome): string {
+	const nearest = scene.sightings
+		.filter(({ person }) => person.need !== 'free' && isHuman(person.build))
+		.flatMap(({ nearEye }) => nearEye?.seen.distanceM ?? [])
+		.sort((a, b) => a - b)[0];
+	if (nearest === undefined || plan.focus === null) return '';
+	const share = nosePerspective(nearest);
+	const percent = `${Math.round(share * 100)} %`;
+	const impression = impressionOf(share);
+	if (impression === 'distorted')
+		return `So near, faces are distorted: noses ${percent} too large.`;
+	return impression === 'strong' ? `So near, noses look ${percent} larger than usual.` : '';
+}
+
+const isHuman = (build: string) => build !== 'cat' && build !== 'dog';
 
 /** The worst ratio of each person with targets. */
 function faces({ plan, scene }: Outcome): { name: string; ratio: number }[] {

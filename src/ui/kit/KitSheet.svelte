@@ -1,0 +1,174 @@
+<script lang="ts">
+	import type { KitBody, KitLens } from '$data/database';
+	import { presetBodies, presetLenses } from '$data/database';
+	import Choice from '../shared/Choice.svelte';
+	import Pick from '../shared/Pick.svelte';
+	import BodyFields from './BodyFields.svelte';
+	import LensFields from './LensFields.svelte';
+	import MyWay from './MyWay.svelte';
+	import { useKit } from './kit.svelte';
+
+	/** Bodies and lenses: add, edit, duplicate, take out; and how one likes to work. */
+	const kit = useKit();
+
+	const TABS = [
+		{ value: 'bodies', text: 'bodies' },
+		{ value: 'lenses', text: 'lenses' },
+		{ value: 'mine', text: 'my way' }
+	] as const;
+	let tab = $state<(typeof TABS)[number]['value']>('bodies');
+	let openId = $state<string | null>(null);
+	let removed = $state.raw<KitBody | KitLens | null>(null);
+
+	type Entry = KitBody | KitLens;
+	const nameOf = (entry: Entry) => ('body' in entry ? entry.body.name : entry.lens.name);
+	const entries = $derived<readonly Entry[]>(
+		tab === 'bodies' ? kit.contents.bodies : tab === 'lenses' ? kit.contents.lenses : []
+	);
+	const presets = $derived<readonly Entry[]>(tab === 'bodies' ? presetBodies() : presetLenses());
+	const presetOptions = $derived([
+		{ value: '', text: 'add from the usual ones…' },
+		...presets.map((entry) => ({ value: entry.id, text: nameOf(entry) }))
+	]);
+
+	/** A name that no other of its kind has. */
+	function freeName(wanted: string): string {
+		const taken = entries.map(nameOf);
+		let name = wanted.slice(0, 76);
+		for (let i = 2; taken.includes(name); i++) name = `${wanted.slice(0, 74)} ${i}`;
+		return name;
+	}
+
+	/** A copy under a name of its own, at the end or after another. */
+	function add(entry: Entry, position: number) {
+		const id = crypto.randomUUID();
+		const name = freeName(nameOf(entry));
+		const copy: Entry =
+			'body' in entry
+				? { id, position, body: { ...entry.body, name } }
+				: { ...entry, id, position, lens: { ...entry.lens, name } };
+		void kit.put(copy);
+		openId = id;
+	}
+
+	const last = $derived(Math.max(0, ...entries.map(({ position }) => position)));
+	function addPreset(id: string) {
+		const preset = presets.find((one) => one.id === id);
+		if (preset) add(preset, last + 1);
+	}
+	function takeOut(entry: Entry) {
+		removed = entry;
+		void kit.remove(entry);
+	}
+	function bringBack() {
+		if (removed) void kit.put(removed);
+		removed = null;
+	}
+</script>
+
+<div class="sheet">
+	<Choice
+		label="Kit"
+		quiet
+		options={TABS}
+		value={tab}
+		onchoose={(next) => {
+			tab = next;
+			openId = null;
+		}}
+	/>
+	{#if kit.trouble}
+		<p role="alert">
+			{kit.trouble === 'full'
+				? 'This browser’s storage is full: changes to the kit are not kept.'
+				: 'This browser does not keep the kit: changes last until the window is closed.'}
+		</p>
+	{/if}
+	{#if tab === 'mine'}
+		<MyWay />
+	{:else}
+		<ul>
+			{#each entries as entry (entry.id)}
+				<li>
+					<div class="line">
+						<button
+							class="name"
+							type="button"
+							aria-expanded={openId === entry.id}
+							onclick={() => (openId = openId === entry.id ? null : entry.id)}
+						>
+							<bdi>{nameOf(entry)}</bdi>
+						</button>
+						<button class="knob" type="button" onclick={() => add(entry, entry.position + 0.5)}
+							>Duplicate<span class="sr-only"> {nameOf(entry)}</span></button
+						>
+						<button
+							class="knob"
+							type="button"
+							disabled={entries.length === 1}
+							onclick={() => takeOut(entry)}
+							>Take out<span class="sr-only"> {nameOf(entry)}</span></button
+						>
+					</div>
+					{#if openId === entry.id}
+						{#if 'body' in entry}
+							<BodyFields body={entry.body} onchange={(body) => void kit.put({ ...entry, body })} />
+						{:else}
+							<LensFields
+								lens={entry.lens}
+								onlyOn={entry.onlyOn}
+								onchange={(change) => void kit.put({ ...entry, ...change })}
+							/>
+						{/if}
+					{/if}
+				</li>
+			{/each}
+		</ul>
+		{#if removed}
+			<p>
+				“<bdi>{nameOf(removed)}</bdi>” is out of the kit; shots that use it keep it.
+				<button class="knob" type="button" onclick={bringBack}>Bring it back</button>
+			</p>
+		{/if}
+		<Pick quiet label="Add" options={presetOptions} value="" onchoose={addPreset} />
+		<p class="note">
+			A shot keeps its body and lens as they were when they were chosen. The camera’s card on the
+			stage offers to bring it up to date.
+		</p>
+	{/if}
+</div>
+
+<style>
+	.sheet {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		color: var(--ink);
+		min-height: 24rem;
+	}
+	li {
+		border-bottom: 1px solid var(--rule);
+		padding: 0.3rem 0;
+	}
+	.line {
+		display: flex;
+		gap: 0.4rem;
+		align-items: center;
+	}
+	.name {
+		flex: 1;
+		text-align: left;
+		min-height: 2rem;
+		font-weight: 600;
+	}
+	.name::before {
+		content: '▸ ';
+		color: var(--ink-2);
+	}
+	.name[aria-expanded='true']::before {
+		content: '▾ ';
+	}
+	.note {
+		color: var(--ink-2);
+	}
+</style>

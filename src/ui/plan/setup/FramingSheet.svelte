@@ -1,0 +1,227 @@
+<script lang="ts">
+	import type { Part } from '$core/anatomy/figure';
+	import { imageDistanceMm } from '$core/optics/thinLens';
+	import { impressionOf, nosePerspective, USUAL_M } from '$core/optics/perspective';
+	import { backgroundWidthM, edgesOf, faceShare } from '$core/scene/edges';
+	import {
+		aimed,
+		frameByFocal,
+		frameByPlace,
+		type Framing,
+		type FramingResult
+	} from '$core/scene/framing';
+	import { cameraPose, seenFrom } from '$core/scene/camera';
+	import Choice from '../../shared/Choice.svelte';
+	import Named from '../../shared/Named.svelte';
+	import NumberField from '../../shared/NumberField.svelte';
+	import Pick from '../../shared/Pick.svelte';
+	import { settings } from '../../shared/settings.svelte';
+	import { distance, namesOf, shareInWords } from '../../shared/words';
+	import type { PlanView } from '../plan.svelte';
+
+	/** How large people stand in the picture, and moving the camera or the zoom until they do. */
+	let { plan }: { plan: PlanView } = $props();
+
+	const PARTS = [
+		{ value: 'face', text: 'face' },
+		{ value: 'head-and-shoulders', text: 'head and shoulders' },
+		{ value: 'waist-up', text: 'waist up' },
+		{ value: 'full-length', text: 'full length' }
+	] as const;
+	const EVERYONE = 'everyone';
+
+	const shot = $derived(plan.shot);
+	const units = $derived(settings.units);
+	let part = $state<Part>('head-and-shoulders');
+	let who = $state(EVERYONE);
+	let marginPercent = $state(5);
+	let refusal = $state('');
+
+	const people = $derived([
+		{ value: EVERYONE, text: 'everyone' },
+		...shot.people.map(({ id, name }) => ({ value: id, text: name }))
+	]);
+	const framing = $derived<Framing>({
+		part,
+		personIds: shot.people.some(({ id }) => id === who) ? [who] : [],
+		margin: marginPercent / 100
+	});
+	const isZoom = $derived(shot.lens.focalMm[1] > shot.lens.focalMm[0]);
+
+	function take(result: FramingResult) {
+		refusal = result.ok
+			? result.isLoose
+				? `Even at ${shot.lens.focalMm[1]} mm there is more room than that: step nearer, or crop.`
+				: ''
+			: result.text;
+		if (result.ok) plan.change({ ...shot, camera: result.camera });
+	}
+
+	const pose = $derived(cameraPose(shot.camera, shot.body.sensor));
+	const edges = $derived(edgesOf(shot));
+	const nearest = $derived(
+		shot.people
+			.filter(({ need }) => need !== 'free')
+			.map((person) => ({ person, seen: seenFrom(pose, person.eyeMidpoint) }))
+			.filter(({ seen }) => seen.depthM > 0)
+			.toSorted((a, b) => a.seen.distanceM - b.seen.distanceM)[0]
+	);
+	const focus = $derived(plan.shown?.plan.focus ?? null);
+	const farthestM = $derived(
+		Math.max(
+			...shot.things.map(({ position }) => seenFrom(pose, position).depthM),
+			(focus?.depthM ?? 3) + 10
+		)
+	);
+	const names = (ids: readonly string[]) =>
+		namesOf(
+			ids.map((id) => shot.people.find((one) => one.id === id)?.name ?? id),
+			6
+		);
+	const percent = (share: number) => `${Math.round(share * 100)} %`;
+	const READS = {
+		flatter: 'a little flatter than usual',
+		usual: 'as usual',
+		strong: 'strong: the nose large, the ears small',
+		distorted: 'distorted: step back'
+	} as const;
+	function perspectiveWords(distanceM: number): string {
+		const share = nosePerspective(distanceM);
+		const by = Math.abs(share * 100).toFixed(share * 100 > -0.95 && share * 100 < 0.95 ? 1 : 0);
+		const compared =
+			share >= 0 ? `the nose ${by} % larger against the ears` : `the nose ${by} % smaller`;
+		return `${READS[impressionOf(share)]} (${compared} than from ${distance(USUAL_M, units)}, where faces read as usual)`;
+	}
+</script>
+
+<div class="sheet">
+	<Choice label="show" options={PARTS} value={part} onchoose={(next) => (part = next)} />
+	<div class="fields">
+		<Pick
+			label="of"
+			options={people}
+			value={framing.personIds[0] ?? EVERYONE}
+			onchoose={(next) => (who = next)}
+		/>
+		<NumberField
+			label="room at every edge"
+			unit="%"
+			value={marginPercent}
+			low={0}
+			high={40}
+			digits={0}
+			onchange={(value) => (marginPercent = value)}
+			newGesture={(kind) => plan.newGesture(kind)}
+		/>
+	</div>
+	<div class="actions">
+		<button class="knob" type="button" onclick={() => take(frameByPlace(shot, framing))}
+			>Move the camera</button
+		>
+		<button
+			class="knob"
+			type="button"
+			disabled={!isZoom}
+			title={isZoom ? undefined : 'This lens does not zoom'}
+			onclick={() => take(frameByFocal(shot, framing))}>Zoom from here</button
+		>
+		<button
+			class="knob"
+			type="button"
+			disabled={shot.people.length === 0}
+			onclick={() => take({ ok: true, camera: aimed(shot, shot.camera, framing), isLoose: false })}
+			>Only turn the camera</button
+		>
+		<label>
+			<input
+				type="checkbox"
+				checked={settings.keepsAimed}
+				onchange={(event) => settings.set({ keepsAimed: event.currentTarget.checked })}
+			/>
+			keep it turned to people who move
+		</label>
+	</div>
+	{#if refusal}<p class="refusal" role="alert">{refusal}</p>{/if}
+
+	<dl>
+		{#if nearest}
+			<dt>nearest face</dt>
+			<dd>
+				<bdi>{nearest.person.name}</bdi>, {distance(nearest.seen.distanceM, units)} away; the face fills
+				{shareInWords(faceShare(pose, nearest.person))} of the frame’s height
+			</dd>
+			<dt>it reads</dt>
+			<dd>{perspectiveWords(nearest.seen.distanceM)}</dd>
+		{/if}
+		{#if focus}
+			<dt>focus distance</dt>
+			<dd>{distance(focus.fromSensorM, units)} from the sensor mark</dd>
+		{/if}
+		{#if edges}
+			<dt>room at the edges</dt>
+			<dd>
+				left {percent(edges.room.left)}, right {percent(edges.room.right)}, above {percent(
+					edges.room.top
+				)}, below the faces {percent(edges.room.bottom)}
+			</dd>
+			{#if edges.cutIds.length > 0}
+				<dt>cut</dt>
+				<dd class="is-soft"><Named text={names(edges.cutIds)} {shot} /></dd>
+			{/if}
+			{#if edges.nearlyIds.length > 0}
+				<dt>nearly cut</dt>
+				<dd class="is-marginal"><Named text={names(edges.nearlyIds)} {shot} /></dd>
+			{/if}
+		{/if}
+		<dt>background</dt>
+		<dd>
+			{distance(
+				backgroundWidthM(
+					pose,
+					farthestM,
+					imageDistanceMm(pose.focalMm, focus?.planeM ?? farthestM)
+				),
+				units
+			)} wide, {distance(farthestM, units)} away
+		</dd>
+	</dl>
+</div>
+
+<style>
+	.sheet {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		color: var(--ink);
+	}
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(2, minmax(0, 1fr));
+		gap: 0.8rem;
+	}
+	.actions {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.4rem;
+	}
+	label {
+		display: flex;
+		align-items: center;
+		gap: 0.4rem;
+		min-height: 1.75rem;
+	}
+	.refusal {
+		color: var(--soft);
+	}
+	dl {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 0.25rem 1rem;
+		border-top: 1px solid var(--rule);
+		padding-top: 0.6rem;
+	}
+	dt {
+		color: var(--ink-2);
+	}
+</style>

@@ -1,0 +1,258 @@
+<script lang="ts">
+	import type { Shot } from '$core/format/shot';
+	import { isoWords } from '$core/light/dials';
+	import { ev100Of, LIGHT_WORDS } from '$core/light/ev';
+	import { LIGHT_FLAGS } from '$core/light/exposure';
+	import Choice from '../../shared/Choice.svelte';
+	import Length from '../../shared/Length.svelte';
+	import Named from '../../shared/Named.svelte';
+	import NumberField from '../../shared/NumberField.svelte';
+	import Pick from '../../shared/Pick.svelte';
+	import { fStop } from '../../shared/words';
+	import type { PlanView } from '../plan.svelte';
+	import { exposureWords, wordsOfEv } from './lightWords';
+
+	/** How much light there is, or which flash, and what may give. */
+	let { plan }: { plan: PlanView } = $props();
+
+	type Light = NonNullable<Shot['light']>;
+	const shot = $derived(plan.shot);
+	const light = $derived(shot.light ?? null);
+	const newGesture = (kind: string) => plan.newGesture(kind);
+
+	function set(next: Light | null, gesture?: string) {
+		const { shot } = plan;
+		plan.change({ ...shot, light: next ?? undefined }, gesture);
+	}
+
+	const MODES = [
+		{ value: 'unknown', text: 'not known' },
+		{ value: 'ambient', text: 'the light that is there' },
+		{ value: 'flash', text: 'flash' }
+	] as const;
+	type Mode = (typeof MODES)[number]['value'];
+
+	function chooseMode(mode: Mode) {
+		const ev100 = light?.mode === 'flash' ? light.ambientEv100 : (light?.ev100 ?? 12);
+		if (mode === 'unknown') set(null);
+		else if (mode === 'ambient') set({ mode, ev100 });
+		else set({ mode, guideNumberM: 36, distanceM: 3, ambientEv100: Math.min(ev100, 7) });
+	}
+
+	/** The light of the room, whichever mode it is for. */
+	const ev100 = $derived(light?.mode === 'flash' ? light.ambientEv100 : (light?.ev100 ?? 12));
+	function setEv(next: number, gesture?: string) {
+		const value = Math.min(30, Math.max(-20, next));
+		if (light?.mode === 'flash') set({ ...light, ambientEv100: value }, gesture);
+		else set({ mode: 'ambient', ev100: value }, gesture);
+	}
+	const WORDS = LIGHT_WORDS.map(({ words }) => ({ value: words as string, text: words as string }));
+
+	let metered = $state({ fNumber: 4, perSecond: 125, iso: 400 });
+	function meter(change: Partial<typeof metered>, gesture: string) {
+		metered = { ...metered, ...change };
+		const { fNumber, perSecond, iso } = metered;
+		setEv(ev100Of({ fNumber, shutterS: 1 / perSecond, iso }), gesture);
+	}
+
+	const isoRule = $derived(shot.choices.isoRule);
+	const isoRises = $derived(
+		isoRule === 'rises' || (isoRule === undefined && light?.mode !== 'flash')
+	);
+	const heldIso = $derived(typeof isoRule === 'number' ? isoRule : shot.body.iso[0]);
+	function chooseIso(next: 'rises' | number, gesture?: string) {
+		plan.change({ ...shot, choices: { ...shot.choices, isoRule: next } }, gesture);
+	}
+
+	const told = $derived(
+		(plan.shown?.plan.reasons ?? []).filter(
+			({ code }) =>
+				code === 'shutter' ||
+				code === 'frozen' ||
+				code === 'group-shutter' ||
+				(LIGHT_FLAGS as readonly string[]).includes(code)
+		)
+	);
+</script>
+
+<div class="sheet">
+	<Choice
+		label="light"
+		quiet
+		options={MODES}
+		value={light?.mode ?? 'unknown'}
+		onchoose={chooseMode}
+	/>
+
+	{#if light?.mode === 'flash'}
+		<div class="fields">
+			<NumberField
+				label="guide number at ISO 100"
+				unit="m"
+				value={light.guideNumberM}
+				low={0.5}
+				high={500}
+				digits={1}
+				onchange={(guideNumberM, gesture) => set({ ...light, guideNumberM }, gesture)}
+				{newGesture}
+			/>
+			<Length
+				label="from flash to people"
+				metres={light.distanceM}
+				low={0.05}
+				high={500}
+				onchange={(distanceM, gesture) => set({ ...light, distanceM }, gesture)}
+				{newGesture}
+			/>
+		</div>
+	{/if}
+
+	{#if light}
+		<h3>{light.mode === 'flash' ? 'The room besides' : 'How bright it is'}</h3>
+		<div class="fields">
+			<Pick
+				label="in words"
+				options={WORDS}
+				value={wordsOfEv(ev100)}
+				onchoose={(words) => setEv(LIGHT_WORDS.find((one) => one.words === words)?.ev100 ?? ev100)}
+			/>
+			<NumberField
+				label="as EV at ISO 100"
+				value={ev100}
+				low={-20}
+				high={30}
+				step={1 / 3}
+				digits={1}
+				onchange={setEv}
+				{newGesture}
+			/>
+		</div>
+		<fieldset class="fields three">
+			<legend>or as a camera or meter reads it</legend>
+			<NumberField
+				label="f/"
+				value={metered.fNumber}
+				low={0.7}
+				high={64}
+				digits={1}
+				onchange={(fNumber, gesture) => meter({ fNumber }, gesture)}
+				{newGesture}
+			/>
+			<NumberField
+				label="1 over"
+				unit="s"
+				value={metered.perSecond}
+				low={0.02}
+				high={64000}
+				digits={1}
+				onchange={(perSecond, gesture) => meter({ perSecond }, gesture)}
+				{newGesture}
+			/>
+			<NumberField
+				label="ISO"
+				value={metered.iso}
+				low={1}
+				high={1000000}
+				digits={0}
+				onchange={(iso, gesture) => meter({ iso }, gesture)}
+				{newGesture}
+			/>
+		</fieldset>
+
+		<h3>What gives</h3>
+		<div class="fields">
+			<Choice
+				label="ISO"
+				options={[
+					{ value: 'rises', text: 'may rise' },
+					{ value: 'stays', text: 'stays' }
+				]}
+				value={isoRises ? 'rises' : 'stays'}
+				onchoose={(next) => chooseIso(next === 'rises' ? 'rises' : heldIso)}
+			/>
+			{#if !isoRises}
+				<NumberField
+					label="at"
+					value={heldIso}
+					low={1}
+					high={10000000}
+					digits={0}
+					onchange={(iso, gesture) => chooseIso(iso, gesture)}
+					{newGesture}
+				/>
+			{/if}
+		</div>
+		<Choice
+			label="by hand no slower than"
+			options={[
+				{ value: '1', text: '1 over the focal length' },
+				{ value: '2', text: '1 over twice that' }
+			]}
+			value={String(shot.choices.shutterRule) as '1' | '2'}
+			onchoose={(rule) =>
+				plan.change({
+					...shot,
+					choices: { ...shot.choices, shutterRule: rule === '2' ? 2 : 1 }
+				})}
+		/>
+	{/if}
+
+	<div class="result" role="status">
+		{#if plan.shown?.plan.fNumber != null}
+			<p class="numbers">
+				{fStop(plan.shown.plan.fNumber)}{light
+					? `, ${exposureWords(plan.shown.plan.exposure)}`
+					: ''}
+			</p>
+		{/if}
+		<ul>
+			{#each told as { code, text } (code + text)}<li><Named {text} {shot} /></li>{/each}
+		</ul>
+		{#if light}
+			<p class="body">
+				{shot.body.name}: {isoWords(shot.body.iso[0])} to {shot.body.iso[1]}, flash up to 1/{Math.round(
+					1 / shot.body.syncSpeedS
+				)}, fastest 1/{Math.round(1 / shot.body.fastestShutterS)}.
+			</p>
+		{/if}
+	</div>
+</div>
+
+<style>
+	.sheet {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		color: var(--ink);
+	}
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(2, minmax(0, 1fr));
+		gap: 0.5rem 0.8rem;
+		align-items: end;
+	}
+	.three {
+		grid-template-columns: repeat(3, minmax(0, 1fr));
+	}
+	legend {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+		padding-bottom: 0.2rem;
+	}
+	.result {
+		border-top: 1px solid var(--rule);
+		padding-top: 0.6rem;
+	}
+	.numbers {
+		font-family: var(--font-serif);
+		font-size: 1.25rem;
+		color: var(--focus);
+	}
+	ul {
+		list-style: disc;
+		padding-left: 1.2rem;
+	}
+	.body {
+		color: var(--ink-2);
+	}
+</style>

@@ -1,0 +1,70 @@
+<script lang="ts">
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import type { PlanView } from '../plan.svelte';
+	import { lightInShort } from './lightWords';
+
+	/** The rest of the set-up, each behind a button that says how it stands. */
+	let { plan }: { plan: PlanView } = $props();
+
+	type Sheet = 'light' | 'framing' | 'ways' | 'kit';
+	let open = $state<Sheet | null>(null);
+	const close = () => (open = null);
+	const shot = $derived(plan.shot);
+	const light = $derived(lightInShort(shot));
+</script>
+
+<div class="setup" role="group" aria-label="Set-up">
+	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'light')}>
+		light: {light}
+	</button>
+	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'framing')}>
+		framing
+	</button>
+	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'ways')}>
+		other lenses
+	</button>
+	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'kit')}>
+		kit
+	</button>
+</div>
+
+<Modal title="Light" size="sm" bind:open={() => open === 'light', (is) => !is && close()}>
+	{#if open === 'light'}
+		{#await import('./LightSheet.svelte') then { default: LightSheet }}
+			<LightSheet {plan} />
+		{/await}
+	{/if}
+</Modal>
+<Modal title="Framing" size="md" bind:open={() => open === 'framing', (is) => !is && close()}>
+	{#if open === 'framing'}
+		{#await import('./FramingSheet.svelte') then { default: FramingSheet }}
+			<FramingSheet {plan} />
+		{/await}
+	{/if}
+</Modal>
+<Modal
+	title="The same picture with other lenses"
+	size="xl"
+	bind:open={() => open === 'ways', (is) => !is && close()}
+>
+	{#if open === 'ways'}
+		{#await import('./WaysSheet.svelte') then { default: WaysSheet }}
+			<WaysSheet {plan} onclose={close} />
+		{/await}
+	{/if}
+</Modal>
+<Modal title="Kit" size="lg" bind:open={() => open === 'kit', (is) => !is && close()}>
+	{#if open === 'kit'}
+		{#await import('../../kit/KitSheet.svelte') then { default: KitSheet }}
+			<KitSheet />
+		{/await}
+	{/if}
+</Modal>
+
+<style>
+	.setup {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.3rem;
+	}
+</style>

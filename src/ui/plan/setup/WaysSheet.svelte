@@ -1,0 +1,328 @@
+<script lang="ts">
+	import type { BestFor, Way } from '$core/solve/ways';
+	import { impressionOf } from '$core/optics/perspective';
+	import { engraved } from '$core/optics/fNumber';
+	import { setupService } from '../../../workers/setup';
+	import { Answer } from '../../shared/answer.svelte';
+	import Length from '../../shared/Length.svelte';
+	import { settings } from '../../shared/settings.svelte';
+	import { distance, fStop, namesOf, smallLength } from '../../shared/words';
+	import type { PlanView } from '../plan.svelte';
+	import { exposureWords, FLAG_WORDS } from './lightWords';
+
+	/** The same picture with every lens of the kit, each from the place it needs. */
+	let { plan, onclose }: { plan: PlanView; onclose: () => void } = $props();
+
+	const shot = $derived(plan.shot);
+	const units = $derived(settings.units);
+	const question = $derived({ shot, lenses: plan.lenses });
+	const answer = new Answer(({ shot, lenses }: typeof question) =>
+		setupService().ways(shot, lenses)
+	);
+	$effect(() => answer.ask(question));
+	const ways = $derived(answer.to(question));
+
+	type Key = 'lens' | 'distance' | 'fNumber' | 'held' | 'background' | 'face' | 'light';
+	let sortedBy = $state<Key>('distance');
+	let isDown = $state(false);
+	const COLUMNS = $derived<readonly { key: Key; text: string }[]>([
+		{ key: 'lens', text: 'lens' },
+		{ key: 'distance', text: 'from' },
+		{ key: 'fNumber', text: 'f/' },
+		{ key: 'held', text: 'faces' },
+		{ key: 'background', text: 'background' },
+		{ key: 'face', text: 'a face reads' },
+		...(shot.light ? [{ key: 'light' as const, text: 'shutter and ISO' }] : [])
+	]);
+	function rank(way: Way): number {
+		switch (sortedBy) {
+			case 'lens':
+				return way.focalMm;
+			case 'distance':
+				return way.distanceM;
+			case 'fNumber':
+				return way.fNumber ?? Infinity;
+			case 'held':
+				return way.failingIds.length;
+			case 'background':
+				return way.backgroundWidthM;
+			case 'face':
+				return way.perspective;
+			case 'light':
+				return (way.exposure?.flashPower ?? 0) * 1e9 + (way.exposure?.iso ?? 0);
+		}
+	}
+	const sorted = $derived(ways?.toSorted((a, b) => (isDown ? -1 : 1) * (rank(a) - rank(b))) ?? []);
+	function sortBy(key: Key) {
+		isDown = sortedBy === key && !isDown;
+		sortedBy = key;
+	}
+	const ariaSort = (key: Key) =>
+		sortedBy !== key ? undefined : isDown ? ('descending' as const) : ('ascending' as const);
+
+	const BEST: Readonly<Record<BestFor, string>> = {
+		faces: 'best for faces',
+		background: 'best for the background',
+		light: 'best for the light'
+	};
+	const READS = {
+		flatter: 'flatter',
+		usual: 'as usual',
+		strong: 'strong',
+		distorted: 'distorted'
+	} as const;
+	const isOwn = (way: Way) =>
+		way.lens.name === shot.lens.name && way.focalMm === shot.camera.focalMm;
+
+	const names = (ids: readonly string[], list: readonly { id: string; name: string }[]) =>
+		namesOf(ids.map((id) => list.find((one) => one.id === id)?.name ?? id));
+	const things = $derived(shot.things.map(({ id, label }) => ({ id, name: label })));
+	function moveWords({ backM }: Way): string {
+		if (Math.abs(backM) < 0.05) return 'from here';
+		return `${smallLength(backM, units)} ${backM > 0 ? 'farther back' : 'nearer'}`;
+	}
+
+	function take(way: Way) {
+		plan.change(way.shot);
+		onclose();
+	}
+
+	const place = $derived(shot.place ?? {});
+	function limit(change: Partial<NonNullable<typeof shot.place>>, gesture?: string) {
+		plan.change({ ...shot, place: { ...place, ...change } }, gesture);
+	}
+	function unlimit(key: keyof NonNullable<typeof shot.place>) {
+		plan.change({ ...shot, place: { ...place, [key]: undefined } });
+	}
+</script>
+
+<div class="sheet">
+	<div class="place">
+		<label>
+			<input
+				type="checkbox"
+				checked={place.clearBehindCameraM !== undefined}
+				onchange={(event) =>
+					event.currentTarget.checked
+						? limit({ clearBehindCameraM: 2 })
+						: unlimit('clearBehindCameraM')}
+			/>
+			the room behind the camera ends
+		</label>
+		{#if place.clearBehindCameraM !== undefined}
+			<Length
+				quiet
+				label="room behind the camera"
+				metres={place.clearBehindCameraM}
+				low={0}
+				high={200}
+				onchange={(clearBehindCameraM, gesture) => limit({ clearBehindCameraM }, gesture)}
+				newGesture={(kind) => plan.newGesture(kind)}
+			/>
+		{/if}
+		<label>
+			<input
+				type="checkbox"
+				checked={place.highestCameraM !== undefined}
+				onchange={(event) =>
+					event.currentTarget.checked
+						? limit({ highestCameraM: Math.min(6, Math.max(2.2, shot.camera.position.y)) })
+						: unlimit('highestCameraM')}
+			/>
+			the camera can go no higher than
+		</label>
+		{#if place.highestCameraM !== undefined}
+			<Length
+				quiet
+				label="highest camera"
+				metres={place.highestCameraM}
+				low={0.2}
+				high={6}
+				onchange={(highestCameraM, gesture) => limit({ highestCameraM }, gesture)}
+				newGesture={(kind) => plan.newGesture(kind)}
+			/>
+		{/if}
+	</div>
+	{#if answer.problem}
+		<p role="alert">The ways could not be worked out: {answer.problem}</p>
+	{:else if !ways}
+		<p>Trying every lens of your kit…</p>
+	{:else}
+		<div class="scroll" tabindex="-1">
+			<table>
+				<thead>
+					<tr>
+						{#each COLUMNS as { key, text } (key)}
+							<th scope="col" aria-sort={ariaSort(key)}>
+								<button type="button" onclick={() => sortBy(key)}>
+									{text}<span aria-hidden="true"
+										>{sortedBy === key ? (isDown ? ' ↓' : ' ↑') : ''}</span
+									>
+								</button>
+							</th>
+						{/each}
+						<td></td>
+					</tr>
+				</thead>
+				<tbody>
+					{#each sorted as way (way.lens.name + way.focalMm)}
+						<tr class:own={isOwn(way)} class:out={way.isOutOfRoom || way.fNumber === null}>
+							<th scope="row">
+								<bdi>{way.lens.name}</bdi>
+								{#if way.lens.focalMm[1] > way.lens.focalMm[0]}at {Math.round(way.focalMm)} mm{/if}
+								{#each way.bestFor as best (best)}<span class="best">{BEST[best]}</span>{/each}
+							</th>
+							<td>
+								{distance(way.distanceM, units)}<br />
+								<small>{way.isOutOfRoom ? 'no room for that' : moveWords(way)}</small>
+							</td>
+							<td>{way.fNumber === null ? '—' : fStop(engraved(way.fNumber))}</td>
+							<td>
+								{#if way.fNumber === null}
+									<span class="is-soft">○</span> too near to focus
+								{:else if way.failingIds.length === 0}
+									<span class="is-sharp">●</span> all sharp
+								{:else}
+									<span class="is-soft">○</span>
+									<bdi>{names(way.failingIds, shot.people)}</bdi> soft
+								{/if}
+							</td>
+							<td>
+								{distance(way.backgroundWidthM, units)} wide{#if way.intents > 0}, {way.intentsMet}/{way.intents}
+									▲{/if}
+								{#if way.droppedIds.length > 0}<br /><small
+										>without {names(way.droppedIds, things)}</small
+									>{/if}
+							</td>
+							<td>
+								{READS[impressionOf(way.perspective)]}
+								<small
+									>{way.perspective >= 0 ? '+' : '−'}{Math.abs(way.perspective * 100).toFixed(0)} %</small
+								>
+							</td>
+							{#if shot.light}
+								<td>
+									{exposureWords(way.exposure)}
+									{#each way.exposure?.flags ?? [] as flag (flag)}<br /><small class="is-marginal"
+											>{FLAG_WORDS[flag]}</small
+										>{/each}
+								</td>
+							{/if}
+							<td>
+								{#if isOwn(way)}
+									<span class="now">as it is</span>
+								{:else}
+									<button class="knob" type="button" onclick={() => take(way)}>Take this</button>
+								{/if}
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+	{/if}
+</div>
+
+<style>
+	.sheet {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		color: var(--ink);
+		min-height: 20rem;
+	}
+	.place {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.3rem 0.8rem;
+	}
+	.place label {
+		display: flex;
+		align-items: center;
+		gap: 0.4rem;
+		min-height: 2rem;
+	}
+	.place :global(.field) {
+		width: 6rem;
+	}
+	.scroll {
+		overflow: auto;
+		max-height: 60vh;
+	}
+	table {
+		border-collapse: collapse;
+		width: 100%;
+	}
+	th,
+	td {
+		text-align: left;
+		vertical-align: top;
+		font-weight: 400;
+		padding: 0.3rem 0.8rem 0.3rem 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	thead th {
+		position: sticky;
+		top: 0;
+		background: var(--sheet);
+	}
+	thead button {
+		color: var(--ink-2);
+		white-space: nowrap;
+		min-height: 1.75rem;
+	}
+	.own {
+		background: color-mix(in srgb, var(--focus) 8%, var(--sheet));
+	}
+	.out {
+		color: var(--ink-2);
+	}
+	small,
+	.now {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+	.best {
+		display: block;
+		width: max-content;
+		color: var(--focus);
+		font-size: 0.8125rem;
+	}
+	td:last-child {
+		white-space: nowrap;
+	}
+	@media (max-width: 45rem) {
+		table,
+		thead,
+		tbody,
+		thead tr,
+		th,
+		td {
+			display: block;
+		}
+		thead tr {
+			display: flex;
+			flex-wrap: wrap;
+		}
+		tbody tr {
+			display: grid;
+			grid-template-columns: 1fr 1fr;
+			border-bottom: 1px solid var(--rule);
+			padding: 0.3rem 0;
+		}
+		tbody th,
+		td:last-child {
+			grid-column: 1 / -1;
+		}
+		th,
+		td {
+			border-bottom: 0;
+		}
+	}
+	@media (pointer: coarse) {
+		thead button {
+			min-height: 2.75rem;
+		}
+	}
+</style>

@@ -1,0 +1,178 @@
+<script lang="ts">
+	import { engraved, stopsBetween } from '$core/optics/fNumber';
+	import type { Standpoint } from '$core/solve/standing';
+	import { setupService } from '../../../workers/setup';
+	import { Answer } from '../../shared/answer.svelte';
+	import Pick from '../../shared/Pick.svelte';
+	import { settings } from '../../shared/settings.svelte';
+	import { distance, fStop, smallLength } from '../../shared/words';
+	import type { PlanView } from '../plan.svelte';
+	import { toPx, toWorld, type StageView } from './stageView';
+
+	/** The floor coloured by the f-number needed when the camera stands there, framing as now. */
+	let { plan, view }: { plan: PlanView; view: StageView } = $props();
+
+	const shot = $derived(plan.shot);
+	const units = $derived(settings.units);
+	const CELL_PX = 46;
+	/** The floor in sight, in half metres, so that a small pan asks nothing new. */
+	const area = $derived.by(() => {
+		const at = shot.camera.position;
+		const [a, b] = [toWorld(view, 0, 0, at), toWorld(view, view.widthPx, view.heightPx, at)];
+		const down = (value: number) => Math.floor(value * 2) / 2;
+		const up = (value: number) => Math.ceil(value * 2) / 2;
+		return {
+			left: down(Math.min(a.x, b.x)),
+			right: up(Math.max(a.x, b.x)),
+			near: down(Math.min(a.z, b.z)),
+			far: up(Math.max(a.z, b.z))
+		};
+	});
+	const cells = $derived(
+		Math.min(400, Math.max(24, Math.round((view.widthPx * view.heightPx) / CELL_PX ** 2)))
+	);
+	const question = $derived({ shot, lenses: plan.lenses, area: { ...area }, cells });
+	const answer = new Answer(({ shot, lenses, area, cells }: typeof question) =>
+		setupService().floor(shot, lenses, area, cells)
+	);
+	const REST_MS = 120;
+	$effect(() => {
+		const asked = question;
+		const timer = setTimeout(() => answer.ask(asked), REST_MS);
+		return () => clearTimeout(timer);
+	});
+	const floor = $derived(answer.to(question));
+
+	const tiles = $derived.by(() => {
+		if (!floor) return [];
+		const half = floor.cellM / 2;
+		return floor.points.map((point) => {
+			const corner = (sign: number) =>
+				toPx(view, { x: point.x + sign * half, y: 0, z: point.z + sign * half });
+			const [a, b] = [corner(-1), corner(1)];
+			return {
+				point,
+				x: Math.min(a.x, b.x),
+				y: Math.min(a.y, b.y),
+				width: Math.abs(b.x - a.x),
+				height: Math.abs(b.y - a.y)
+			};
+		});
+	});
+
+	/** Strong where a wide opening is enough, faint where it takes a small one. */
+	function strength({ needed }: Standpoint): number {
+		if (needed === null) return 0;
+		return Math.min(0.62, Math.max(0.06, 0.62 - 0.08 * stopsBetween(1.4, needed)));
+	}
+	const isOpen = (one: Standpoint) => one.isPossible && !one.losesSomeone;
+	const best = $derived(
+		floor?.points
+			.filter(isOpen)
+			.toSorted((a, b) => (a.needed ?? Infinity) - (b.needed ?? Infinity))[0]
+	);
+	const bestAwayM = $derived(
+		best && Math.hypot(best.x - shot.camera.position.x, best.z - shot.camera.position.z)
+	);
+
+	const ladder = $derived(plan.solution?.plan.ladder ?? []);
+	let wanted = $state('');
+	const wish = $derived(ladder.find(({ fNumber }) => String(fNumber) === wanted) ?? ladder[0]);
+	const hasRows = $derived((plan.solution?.scene.rows.length ?? 0) > 1);
+	const nearer = new Answer(({ shot, fNumber }: { shot: typeof question.shot; fNumber: number }) =>
+		setupService().backRowNearer(shot, fNumber)
+	);
+	const nearerQuestion = $derived(wish && hasRows ? { shot, fNumber: wish.fNumberExact } : null);
+	$effect(() => {
+		const asked = nearerQuestion;
+		if (!asked) return;
+		const timer = setTimeout(() => nearer.ask(asked), REST_MS);
+		return () => clearTimeout(timer);
+	});
+	const byM = $derived(nearer.to(nearerQuestion));
+	const reverse = $derived.by(() => {
+		if (!byM) return '…';
+		if (byM.metres === null) return 'not even one row would hold';
+		if (byM.metres < 0.005) return 'it holds as it is';
+		return `the back row must come ${smallLength(byM.metres, units)} nearer`;
+	});
+</script>
+
+<svg class="floor" aria-hidden="true">
+	<defs>
+		<pattern id="no-lens" width="7" height="7" patternUnits="userSpaceOnUse">
+			<path d="M0 7 L7 0" stroke="var(--rule)" stroke-width="1" />
+		</pattern>
+	</defs>
+	{#each tiles as { point, x, y, width, height } (`${point.x} ${point.z}`)}
+		{#if isOpen(point)}
+			<rect {x} {y} {width} {height} fill="rgb(var(--zone) / {strength(point)})" />
+			{#if width > 26}
+				<text x={x + width / 2} y={y + height / 2 + 4}>{engraved(point.needed ?? 0)}</text>
+			{/if}
+		{:else}
+			<rect {x} {y} {width} {height} fill="url(#no-lens)" />
+		{/if}
+	{/each}
+</svg>
+<div class="legend">
+	<p role="status">
+		{#if !floor}Trying the camera everywhere…
+		{:else if best?.needed != null}
+			f-number needed where the camera might stand, framed as now. Least: {fStop(
+				engraved(best.needed)
+			)} with the <bdi>{best.lensName}</bdi>, {distance(bestAwayM ?? 0, units)} from here. Hatched: no
+			lens of the kit, or somebody hidden.
+		{:else}
+			No place in sight does it with the lenses of the kit.
+		{/if}
+	</p>
+	{#if hasRows && wish}
+		<div class="reverse">
+			<Pick
+				quiet
+				label="For this f-number"
+				options={ladder.map(({ fNumber }) => ({
+					value: String(fNumber),
+					text: `for ${fStop(fNumber)}`
+				}))}
+				value={String(wish.fNumber)}
+				onchoose={(next) => (wanted = next)}
+			/>
+			<span role="status">{reverse}</span>
+		</div>
+	{/if}
+</div>
+
+<style>
+	.floor {
+		position: absolute;
+		inset: 0;
+		width: 100%;
+		height: 100%;
+	}
+	text {
+		fill: var(--ink-2);
+		font-size: 0.72rem;
+		text-anchor: middle;
+	}
+	.legend {
+		position: absolute;
+		inset: auto 0.4rem 2.1rem 0.4rem;
+		z-index: 1;
+		padding: 0.3rem 0.5rem;
+		background: color-mix(in srgb, var(--sheet) 88%, transparent);
+		border: 1px solid var(--rule);
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.2rem 1rem;
+		justify-content: space-between;
+		font-size: 0.8125rem;
+	}
+	.reverse {
+		display: flex;
+		align-items: center;
+		gap: 0.5rem;
+	}
+</style>

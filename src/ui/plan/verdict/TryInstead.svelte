@@ -1,0 +1,55 @@
+<script lang="ts">
+	import type { Advice } from '$core/solve/advice';
+	import { setupService } from '../../../workers/setup';
+	import { Answer } from '../../shared/answer.svelte';
+	import Named from '../../shared/Named.svelte';
+	import type { PlanView } from '../plan.svelte';
+
+	/** The best pieces of advice, each with its gain; one click applies, undo takes back. */
+	let { plan, most }: { plan: PlanView; most: number } = $props();
+
+	const shot = $derived(plan.shot);
+	const question = $derived({ shot, lenses: plan.lenses });
+	const answer = new Answer(({ shot, lenses }: typeof question) =>
+		setupService().advice(shot, lenses)
+	);
+	const isAsked = $derived(shot.people.length + shot.things.length > 0);
+	/** Asked when the shot has come to rest for as long. */
+	const REST_MS = 60;
+	$effect(() => {
+		if (!isAsked) return;
+		const asked = question;
+		const timer = setTimeout(() => answer.ask(asked), REST_MS);
+		return () => clearTimeout(timer);
+	});
+	const advice = $derived(isAsked ? (answer.to(question) ?? []) : []);
+
+	const take = (one: Advice) => plan.change(one.shot);
+</script>
+
+{#if advice.length > 0 && !plan.isPeeking}
+	<div class="try" role="group" aria-label="Try instead">
+		<span class="label">try</span>
+		{#each advice.slice(0, most) as one (one.text)}
+			<button class="knob" type="button" onclick={() => take(one)}>
+				<Named text={one.text.replace(/\.$/, '')} {shot} />
+			</button>
+		{/each}
+	</div>
+{/if}
+
+<style>
+	.try {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: 0.25rem 0.4rem;
+	}
+	.label {
+		color: var(--ink-2);
+	}
+	.knob {
+		text-align: left;
+		justify-content: flex-start;
+	}
+</style>

@@ -1,0 +1,20 @@
+import type { Shot } from '$core/format/shot';
+import { blankShot } from '$data/sampleDay';
+import { settings } from './settings.svelte';
+
+/** A shot to start from, done one's own way. */
+export function newShot(title: string): Shot {
+	const { shutterRule, sharpness, technique, marginStops } = settings.myWay;
+	const shot = blankShot(title);
+	return {
+		...shot,
+		sharpness: { standard: sharpness },
+		choices: {
+			...shot.choices,
+			shutterRule,
+			safetyStops: marginStops,
+			// moving the point is what is done anyway
+			...(technique === 'move-point' ? {} : { technique })
+		}
+	};
+}
