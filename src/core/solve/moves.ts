@@ -1,4 +1,5 @@
 import type { Lens, Person, Shot } from '../format/shot';
+import { widestFNumber } from '../optics/fNumber';
 import { closedUp, linedUp, mostCloseUpM, mostOffLineM, offBackground } from '../scene/regroup';
 import {
 	groundDistanceM,
@@ -201,11 +202,17 @@ function offBackdrop(shot: Shot, { scene }: Outcome): Move[] {
 	];
 }
 
+/** Engraved f-numbers lie this near to the exact ones. */
+const A_HAIR = 1.03;
+
 function otherLenses(shot: Shot, lenses: readonly Lens[]): Move[] {
+	const fixed = shot.choices.fNumberExact ?? Infinity;
 	return waysOf(shot, lenses)
 		.filter(
 			({ isOutOfRoom, lens, focalMm }) =>
-				!isOutOfRoom && !(lens.name === shot.lens.name && focalMm === shot.camera.focalMm)
+				!isOutOfRoom &&
+				widestFNumber(lens, focalMm) <= fixed * A_HAIR &&
+				!(lens.name === shot.lens.name && focalMm === shot.camera.focalMm)
 		)
 		.map(({ shot: found, lens, focalMm, backM }) => {
 			// the f-number that is fixed stays fixed

@@ -97,6 +97,7 @@
 							aria-expanded={openId === entry.id}
 							onclick={() => (openId = openId === entry.id ? null : entry.id)}
 						>
+							<span aria-hidden="true">{openId === entry.id ? '▾' : '▸'}</span>
 							<bdi>{nameOf(entry)}</bdi>
 						</button>
 						<button class="knob" type="button" onclick={() => add(entry, entry.position + 0.5)}
@@ -161,12 +162,8 @@
 		min-height: 2rem;
 		font-weight: 600;
 	}
-	.name::before {
-		content: '▸ ';
+	.name span {
 		color: var(--ink-2);
-	}
-	.name[aria-expanded='true']::before {
-		content: '▾ ';
 	}
 	.note {
 		color: var(--ink-2);

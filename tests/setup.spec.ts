@@ -1,0 +1,175 @@
+import type { Page } from '@playwright/test';
+import { expect, test, type App } from './support/app';
+
+/** The whole set-up: from an empty shot, or an arrangement that cannot be done as it is, to one that can. */
+
+const setup = (page: Page, name: string | RegExp) =>
+	page.getByRole('group', { name: 'Set-up' }).getByRole('button', { name });
+
+async function openSheet(page: Page, name: string | RegExp) {
+	await setup(page, name).click();
+	const dialog = page.getByRole('dialog');
+	await expect(dialog).toBeVisible();
+	return dialog;
+}
+
+async function closeSheet(page: Page) {
+	await page.keyboard.press('Escape');
+	await expect(page.getByRole('dialog')).toBeHidden();
+}
+
+const tryInstead = (page: Page) => page.getByRole('group', { name: 'Try instead' });
+
+async function startEmpty(page: Page, app: App) {
+	await page.goto('/');
+	await page.getByRole('button', { name: 'Start a shot' }).click();
+	await expect(app.headline).toHaveText('Who is in front of the camera?');
+}
+
+test('three rows in a small room, from nothing', async ({ app, page }) => {
+	await startEmpty(page, app);
+
+	await test.step('people, light, the room', async () => {
+		await page.getByRole('button', { name: '+ Add' }).click();
+		await page.getByRole('dialog', { name: 'Add' }).getByText('Rows of people…').click();
+		await page.getByRole('dialog').getByRole('button', { name: 'Add 15 people' }).click();
+		await expect(app.headline).toContainText('middle row');
+		expect(await app.headline.textContent()).not.toContain('ISO');
+
+		const light = await openSheet(page, /^light: not known/);
+		await light.getByText('the light that is there').click();
+		await light.getByLabel('in words').selectOption('well-lit room');
+		await expect(light.getByRole('status')).toContainText(/1\/100, ISO \d+/);
+		await closeSheet(page);
+		await expect(app.headline).toContainText(/f\/[\d.]+, 1\/100, ISO \d+/);
+		await expect(app.ladder.getByRole('row', { name: /^shutter/ })).toContainText('100');
+	});
+
+	await test.step('a framing the room does not allow is explained', async () => {
+		const lenses = await openSheet(page, 'other lenses');
+		await lenses.getByLabel('the room behind the camera ends').check();
+		await lenses.getByLabel('room behind the camera', { exact: true }).fill('0.4');
+		await expect(lenses.getByText('no room for that').first()).toBeVisible();
+		await closeSheet(page);
+
+		const framing = await openSheet(page, 'framing');
+		await framing.getByLabel('room at every edge').fill('30');
+		await framing.getByRole('button', { name: 'Move the camera' }).click();
+		await expect(framing.getByRole('alert')).toContainText('there are only 0.4 m behind it');
+		await closeSheet(page);
+	});
+
+	await test.step('another lens of the kit does it from here', async () => {
+		const before = (await app.headline.textContent()) ?? '';
+		const lenses = await openSheet(page, 'other lenses');
+		const best = lenses.getByRole('row', { name: /35 mm f\/1.4/ });
+		await expect(best).toContainText('all sharp');
+		await best.getByRole('button', { name: 'Take this' }).click();
+		await expect(app.verdict).toContainText('All fifteen faces hold.');
+		await page.getByRole('button', { name: 'Undo' }).click();
+		await expect(app.headline).toHaveText(before);
+	});
+
+	await test.step('fixed too wide, the best advice mends it, and does what it said', async () => {
+		await app.rung(2.8).click();
+		await expect(app.verdict).toHaveAttribute('data-feasible', 'false');
+		const advice = tryInstead(page).getByRole('button').filter({ hasText: 'then holds everyone' });
+		await advice.first().click();
+		await expect(app.verdict).toHaveAttribute('data-feasible', 'true');
+		await expect(app.headline).toContainText('f/2.8');
+		await page.getByRole('button', { name: 'Undo' }).click();
+		await expect(app.verdict).toHaveAttribute('data-feasible', 'false');
+	});
+
+	await test.step('where to stand, and where the back row must', async () => {
+		await app.rung(2.8).click();
+		await page.getByRole('button', { name: 'where to stand' }).click();
+		await expect(page.getByText(/Least: f\/[\d.]+ with the/)).toBeVisible();
+		await page.getByLabel('For this f-number').selectOption('for f/2');
+		await expect(page.getByText(/back row must come .+ nearer|not even one row/)).toBeVisible();
+	});
+});
+
+test('a turned head at a window, at f/2', async ({ app, page }) => {
+	await app.openSample(/A profile at the window/);
+	await app.stage.locator('.head').first().click({ force: true });
+	await app.card.getByLabel('keep sharp').selectOption('both eyes');
+	await app.card.getByLabel('turned').fill('40');
+	await page.keyboard.press('Escape');
+	await app.rung(2).click();
+	await expect(app.verdict).toHaveAttribute('data-feasible', 'false');
+	const turn = tryInstead(page).getByRole('button', { name: /turns \d+° towards the camera/ });
+	await expect(turn).toContainText('f/2 then holds everyone');
+	await turn.click();
+	await expect(app.verdict).toHaveAttribute('data-feasible', 'true');
+	await expect(app.verdict).toContainText('Ifeoma is sharp.');
+	await app.verdict.getByRole('button', { name: 'why' }).click();
+	const why = page.getByRole('dialog');
+	await expect(why.getByText(/Put a focus point on Ifeoma’s .+: column \d+ of 25/)).toBeVisible();
+	await expect(why.getByRole('row', { name: /lock and turn the wrists/ })).toContainText('holds');
+});
+
+test('a trumpet held at the camera: the face, the trumpet, both', async ({ app, page }) => {
+	await app.openSample(/The bandleader/);
+	const about = page.getByRole('group', { name: 'about' });
+	await expect(about.getByRole('radio', { name: /^the trumpet f\/[\d.]+$/ })).toBeVisible();
+	await expect(about.getByRole('radio', { name: /^both f\/16 ✗$/ })).toBeVisible();
+	await about.getByRole('radio', { name: /^both/ }).check({ force: true });
+	await expect(app.headline).toContainText('Not all sharp');
+	await expect(app.headline).toContainText(/ISO \d{4,}/);
+	const step = tryInstead(page)
+		.getByRole('button', { name: /then holds everyone/ })
+		.first();
+	await step.click();
+	await expect(app.verdict).toHaveAttribute('data-feasible', 'true');
+});
+
+test('a flash too far away says so, and what it takes', async ({ app, page }) => {
+	await app.openSample(/An elder/);
+	await expect(app.headline).toContainText('flash at 1/16 power');
+	const light = await openSheet(page, /^light: flash/);
+	await light.getByLabel('from flash to people').fill('20');
+	await expect(light.getByRole('status')).toContainText(/The flash is [\d.]+ stops short of power/);
+	await light.getByText('may rise', { exact: true }).click();
+	await expect(light.getByRole('status')).not.toContainText('short of power');
+	await expect(light.getByRole('status')).toContainText(/ISO \d{3,}, flash at full power/);
+});
+
+test('the kit: a lens is changed, kept, and offered to the shot that uses it', async ({
+	app,
+	page
+}) => {
+	await app.openSample(/The couple/);
+	const kit = await openSheet(page, 'kit');
+	await kit.getByText('lenses', { exact: true }).click();
+	await kit.getByRole('button', { name: '85 mm f/1.4', exact: true }).click();
+	await kit.getByLabel('stabiliser').fill('3');
+	await kit.getByRole('button', { name: 'Duplicate 85 mm f/1.2' }).click();
+	await expect(kit.getByRole('button', { name: '85 mm f/1.2 2', exact: true })).toBeVisible();
+	await kit.getByRole('button', { name: 'Take out 85 mm f/1.2 2' }).click();
+	await expect(kit.getByRole('button', { name: '85 mm f/1.2 2', exact: true })).toBeHidden();
+	await kit.getByRole('button', { name: 'Bring it back' }).click();
+	await expect(kit.getByRole('button', { name: '85 mm f/1.2 2', exact: true })).toBeVisible();
+	await closeSheet(page);
+
+	await page.reload();
+	const headline = (await app.headline.textContent()) ?? '';
+	expect(headline).toContain('1/100');
+	await app.stage.locator('.camera').click({ force: true });
+	await app.card.getByRole('button', { name: 'Bring it up to date' }).click();
+	await expect(app.headline).not.toHaveText(headline);
+	await expect(app.headline).toContainText(/1\/(30|40|50),/);
+});
+
+test('one’s own way is what a new shot begins with', async ({ app, page }) => {
+	await app.openSample(/The couple/);
+	const kit = await openSheet(page, 'kit');
+	await kit.getByText('my way', { exact: true }).click();
+	await kit.getByText('every pixel').click();
+	await kit.getByText('1 over twice that').click();
+	await closeSheet(page);
+	await app.openMenu();
+	await page.getByRole('button', { name: 'New shot' }).click();
+	await expect(app.headline).toHaveText('Who is in front of the camera?');
+	await expect(page.getByRole('radio', { name: 'every pixel' })).toBeChecked();
+});
