@@ -68,6 +68,39 @@ const PICTURES = [
 		/The couple/,
 		(page) => page.getByRole('button', { name: /^Ilinca at large/ }).click()
 	],
+	['setup-light', DESK, 'day', /An elder/, (page) => inSetup(page, /^light/)],
+	['setup-framing', DESK, 'night', /The couple/, (page) => inSetup(page, 'framing')],
+	[
+		'setup-lenses',
+		DESK,
+		'day',
+		/The couple/,
+		async (page) => {
+			await inSetup(page, 'other lenses');
+			await page.getByText('best for faces').waitFor();
+		}
+	],
+	[
+		'setup-kit',
+		DESK,
+		'night',
+		/The couple/,
+		async (page) => {
+			await inSetup(page, 'kit');
+			await page.getByRole('button', { name: 'Full-frame reflex 24 MP', exact: true }).click();
+		}
+	],
+	[
+		'plan-where',
+		DESK,
+		'day',
+		/Two families/,
+		async (page) => {
+			await page.getByRole('button', { name: 'where to stand' }).click();
+			for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Zoom out' }).click();
+			await page.getByText(/Least: f/).waitFor();
+		}
+	],
 	[
 		'phone-eyes',
 		PHONE,
@@ -84,6 +117,10 @@ const PICTURES = [
 		(page) => page.getByRole('radio', { name: 'Frame' }).check({ force: true })
 	]
 ];
+
+/** Opens one of the sheets of the set-up. */
+const inSetup = (page, name) =>
+	page.getByRole('group', { name: 'Set-up' }).getByRole('button', { name }).click();
 
 installPackages();
 const executablePath = installChromium();

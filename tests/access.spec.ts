@@ -59,6 +59,30 @@ for (const look of ['day', 'night'] as const) {
 			await axe(page);
 		});
 
+		test('axe finds nothing: light, framing, other lenses, kit, where to stand', async ({
+			app,
+			page
+		}) => {
+			test.setTimeout(90_000);
+			await app.openSample(/The bandleader/);
+			await page.getByRole('button', { name: 'where to stand' }).click();
+			await expect(page.getByText(/Least: f/)).toBeVisible();
+			await axe(page);
+			for (const [name, ready] of [
+				[/^light/, 'What gives'],
+				['framing', 'nearest face'],
+				['other lenses', 'best for faces'],
+				['kit', 'Full-frame 45 MP']
+			] as const) {
+				await page.getByRole('group', { name: 'Set-up' }).getByRole('button', { name }).click();
+				await expect(page.getByRole('dialog').getByText(ready).first()).toBeVisible();
+				await settled(page);
+				await axe(page);
+				await page.keyboard.press('Escape');
+				await expect(page.getByRole('dialog')).toBeHidden();
+			}
+		});
+
 		test('the shape of a state is there beside its colour', async ({ app }) => {
 			await app.openSample(/Two families/);
 			await expect(app.ladder).toContainText('●');

@@ -2,11 +2,13 @@ import { bench, describe } from 'vitest';
 import { addRows } from '$core/scene/arrange';
 import type { Shot } from '$core/format/shot';
 import { ladderOf } from '$core/optics/fNumber';
+import { adviceFor } from '$core/solve/advice';
 import { candidatesOf, spotsOf } from '$core/solve/candidates';
 import { pickFrom } from '$core/solve/pick';
 import { lookAt } from '$core/solve/scene';
 import { solve } from '$core/solve/solve';
 import { intentsMet } from '$core/solve/things';
+import { waysOf } from '$core/solve/ways';
 import { LENSES } from '$data/kit';
 import { shotOf, thing } from './support/shots';
 
@@ -47,6 +49,20 @@ function ratiosAnew(shot: Shot): void {
 	const { within } = spotsOf(scene);
 	for (const fNumber of ladder) pickFrom(scene, candidatesOf(scene, within), [fNumber]);
 }
+
+describe('30 people, a kit of 32 ways', () => {
+	const shot = group(30);
+	const { zoom2470, wide24, wide35, normal50, portrait85, portrait135 } = LENSES;
+	const primes = [wide24, wide35, normal50, portrait85, portrait135];
+	const named = (suffix: string) => ({ ...zoom2470, name: `${zoom2470.name} ${suffix}` });
+	const lenses = [...primes, LENSES.zoom70200, ...['a', 'b', 'c', 'd', 'e'].map(named)];
+	console.log(`${waysOf(shot, lenses).length} ways`);
+	bench('every way (budget: 150 ms)', () => void waysOf(shot, lenses));
+	bench('every way by whole plans', () => {
+		for (const way of waysOf(shot, lenses)) solve(way.shot);
+	});
+	bench('advice with these lenses (budget: 150 ms)', () => void adviceFor(shot, lenses));
+});
 
 describe('a plan for 30 people', () => {
 	const shot = group(30);

@@ -7,7 +7,7 @@ export const PARTS = ['face', 'head-and-shoulders', 'waist-up', 'full-length'] a
 export type Part = (typeof PARTS)[number];
 
 /** Reach from the eyes of an adult, m: up, down, and to each side. Round values, common practice. */
-const REACH: Readonly<Record<Part, { above: number; below: number; aside: number }>> = {
+export const REACH: Readonly<Record<Part, { above: number; below: number; aside: number }>> = {
 	face: { above: 0.14, below: 0.13, aside: 0.11 },
 	'head-and-shoulders': { above: 0.16, below: 0.44, aside: 0.28 },
 	'waist-up': { above: 0.18, below: 0.72, aside: 0.34 },
@@ -15,7 +15,7 @@ const REACH: Readonly<Record<Part, { above: number; below: number; aside: number
 };
 
 /** Height of a build's head over an adult's. */
-const headSize = (build: Build): number =>
+export const headSize = (build: Build): number =>
 	HEADS[build].skullHalfAxes[1] / HEADS.adult.skullHalfAxes[1];
 
 /** Height of a face from hairline to chin, m. */

@@ -1,8 +1,8 @@
-import { partCorners } from '../anatomy/figure';
+import { headSize, REACH } from '../anatomy/figure';
 import type { Camera, Person, Shot } from '../format/shot';
 import { degrees, wrapDeg } from './angle';
-import { cameraPose } from './camera';
-import { extentOf } from './framing';
+import { imageDistanceMm } from '../optics/thinLens';
+import { cameraPose, seenFrom } from './camera';
 import type { Vec3 } from './vector';
 
 /** Moving the camera while what the picture is of keeps its place, or its size, in the frame. */
@@ -75,9 +75,24 @@ export function steppedBack(camera: Camera, pivot: Vec3, byM: number): Camera {
 /** Sides of everybody who counts in the frame, as shares of it; null behind the camera. */
 function spanOf(shot: Shot, camera: Camera, people: readonly Person[]) {
 	const pose = cameraPose(camera, shot.body.sensor);
-	const corners = people.flatMap((one) => partCorners(one, 'head-and-shoulders', pose.right));
-	const extent = extentOf(pose, corners);
-	return extent && { width: extent.right - extent.left, height: extent.bottom - extent.top };
+	const { above, below, aside } = REACH['head-and-shoulders'];
+	let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+	for (const { build, eyeMidpoint } of people) {
+		const size = headSize(build);
+		const seen = seenFrom(pose, eyeMidpoint);
+		for (const dy of [above * size, -below * size]) {
+			// straight up or down in the world
+			const depthM = seen.depthM + dy * pose.axis.y;
+			if (depthM * 1000 <= pose.focalMm * 1.001) return null;
+			const perM = imageDistanceMm(pose.focalMm, depthM) / depthM;
+			left = Math.min(left, (seen.rightM - aside * size) * perM);
+			right = Math.max(right, (seen.rightM + aside * size) * perM);
+			const up = (seen.upM + dy * pose.up.y) * perM;
+			low = Math.min(low, up);
+			high = Math.max(high, up);
+		}
+	}
+	return { width: (right - left) / pose.widthMm, height: (high - low) / pose.heightMm };
 }
 
 /** Compares how large people stand in the frame through another camera: 1 as now, 2 twice as large. */
@@ -97,13 +112,17 @@ function sizer(shot: Shot): (other: Camera) => number {
 	};
 }
 
+/** The framing is the same within this share. */
+const WITHIN_SHARE = 5e-4;
+/** Rounds of the search; a handful is enough unless people stand very deep. */
+const ROUNDS = 24;
+/** Nobody walks nearer or farther than so many times the distance. */
 const LEAST_SHARE = 0.03;
 const MOST_SHARE = 40;
-/** The framing is the same within this share of the distance. */
-const WITHIN_SHARE = 5e-4;
 
 /**
- * The camera with another focal length, as far from the pivot as the same framing needs.
+ * The camera with another focal length, as far from the pivot as the same framing needs. Size falls
+ * nearly in proportion to distance, so the distance is multiplied by the size until it is 1.
  *
  * @returns null when no distance gives it
  */
@@ -111,19 +130,13 @@ export function sameFraming(shot: Shot, focalMm: number): Camera | null {
 	const pivot = pivotOf(shot);
 	const now = groundDistanceM(shot.camera, pivot);
 	const sizeOf = sizer(shot);
-	const at = (share: number) => ({
-		...steppedBack(shot.camera, pivot, now * (share - 1)),
-		focalMm
-	});
-	// distance follows focal length nearly in proportion: begin there, then halve
-	const guess = focalMm / shot.camera.focalMm;
-	let low = Math.max(LEAST_SHARE, guess / 2);
-	let high = Math.min(MOST_SHARE, guess * 2 + 0.2);
-	if (sizeOf(at(high)) > 1) return null;
-	for (let i = 0; i < 24 && high - low > WITHIN_SHARE * high; i++) {
-		const middle = (low + high) / 2;
-		if (sizeOf(at(middle)) > 1) low = middle;
-		else high = middle;
+	let share = focalMm / shot.camera.focalMm;
+	for (let round = 0; round < ROUNDS; round++) {
+		const camera = { ...steppedBack(shot.camera, pivot, now * (share - 1)), focalMm };
+		const size = sizeOf(camera);
+		if (Math.abs(size - 1) < WITHIN_SHARE) return camera;
+		share *= Math.min(2, Math.max(0.5, size));
+		if (share < LEAST_SHARE || share > MOST_SHARE) return null;
 	}
-	return at(high);
+	return null;
 }

@@ -38,8 +38,13 @@ function resultOf(shot: Shot, now: Outcome | null): Result {
 	};
 }
 
+export interface AboutCost {
+	readonly about: About;
+	readonly result: Result;
+}
+
 /** The same arrangement as three pictures, and what each costs. */
-export function aboutCosts(shot: Shot): { about: About; result: Result }[] {
+export function aboutCosts(shot: Shot): AboutCost[] {
 	const now = outcomeOf(shot);
 	return ABOUTS.map((about) => ({ about, result: resultOf(withAbout(shot, about), now) }));
 }

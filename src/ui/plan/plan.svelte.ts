@@ -1,5 +1,7 @@
 import type { Lens, Shot } from '$core/format/shot';
+import { objectOf } from '$core/scene/about';
 import { following } from '$core/scene/standpoint';
+import { aboutCosts } from '$core/solve/comparisons';
 import { asksForSomething, solve, type Solution } from '$core/solve/solve';
 import type { Kit } from '../kit/kit.svelte';
 import type { Session } from '../shared/session.svelte';
@@ -38,6 +40,9 @@ export class PlanView {
 
 	readonly #solution = $derived.by(() => this.#solve());
 	readonly #shown = $derived.by(() => this.#solvePeek());
+
+	/** What the other pictures of an arrangement with an object come to; empty without one. */
+	readonly aboutCosts = $derived.by(() => (objectOf(this.shot) ? aboutCosts(this.shot) : []));
 
 	get shot(): Shot {
 		const { shot } = this.#session;

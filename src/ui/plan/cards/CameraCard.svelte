@@ -31,6 +31,19 @@
 	}
 	const newerBody = $derived(newer<Body>(kitBodies, shot.body));
 	const newerLens = $derived(newer<Lens>(plan.lenses, shot.lens));
+	/** What this shot uses that is not in the kit, as it came with a file. */
+	const isBodyForeign = $derived(!kitBodies.some(({ name }) => name === shot.body.name));
+	const isLensForeign = $derived(!plan.lenses.some(({ name }) => name === shot.lens.name));
+	function addToKit() {
+		const { bodies, lenses } = plan.kit.contents;
+		const next = (list: readonly { position: number }[]) =>
+			Math.max(0, ...list.map(({ position }) => position)) + 1;
+		const id = () => crypto.randomUUID();
+		if (isBodyForeign) void plan.kit.put({ id: id(), position: next(bodies), body: shot.body });
+		if (isLensForeign) {
+			void plan.kit.put({ id: id(), position: next(lenses), onlyOn: null, lens: shot.lens });
+		}
+	}
 	function bringUpToDate() {
 		const body = newerBody ?? shot.body;
 		const lens = newerLens ?? shot.lens;
@@ -133,6 +146,11 @@
 	value={shot.camera.orientation}
 	onchoose={(orientation) => set({ orientation })}
 />
+{#if isBodyForeign || isLensForeign}
+	<button class="knob" type="button" onclick={addToKit}>
+		Add this {isBodyForeign ? (isLensForeign ? 'body and lens' : 'body') : 'lens'} to the kit
+	</button>
+{/if}
 {#if newerBody || newerLens}
 	<p class="text-[var(--ink-2)]">
 		Your kit’s {newerLens ? 'lens' : 'body'} has changed since this shot was planned.

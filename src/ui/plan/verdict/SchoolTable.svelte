@@ -10,6 +10,7 @@
 	import type { Solution } from '$core/solve/solve';
 	import { techniqueOf, type Way } from '$core/solve/technique';
 	import { settings } from '../../shared/settings.svelte';
+	import Pick from '../../shared/Pick.svelte';
 	import { fStop, smallLength, stopsInWords } from '../../shared/words';
 	import type { PlanView } from '../plan.svelte';
 	import { exposureWords } from '../setup/lightWords';
@@ -39,6 +40,12 @@
 		lean: 'lock and lean onto the computed plane',
 		manual: 'by hand, magnified'
 	};
+
+	const TECHNIQUES = [
+		{ value: 'move-point', text: 'move the point' },
+		{ value: 'reframe', text: 'lock and reframe, where it holds' },
+		{ value: 'manual', text: 'focus by hand, magnified' }
+	] as const;
 
 	function comes({ fNumber, exposure }: Result): string {
 		if (fNumber === null) return '—';
@@ -113,6 +120,19 @@
 			{/each}
 		</tbody>
 	</table>
+	<Pick
+		label="a face off the middle: I would"
+		options={TECHNIQUES}
+		value={shot.choices.technique ?? 'move-point'}
+		onchoose={(technique) =>
+			plan.change({
+				...shot,
+				choices: {
+					...shot.choices,
+					technique: technique === 'move-point' ? undefined : technique
+				}
+			})}
+	/>
 	<p class="note">
 		Meter on the focus point for one face, on the whole frame for a group, watching the highlight
 		warning. In a group take several frames: somebody blinks.

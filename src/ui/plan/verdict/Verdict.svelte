@@ -5,6 +5,7 @@
 	import { settings } from '../../shared/settings.svelte';
 	import StateMark from '../../shared/StateMark.svelte';
 	import type { PlanView } from '../plan.svelte';
+	import { costSentences } from './aboutWords';
 	import { verdictOf } from './verdict';
 
 	/** One sentence one would say to an assistant; the reasons are one tap away. */
@@ -14,6 +15,8 @@
 	const shown = $derived(plan.shown);
 	const verdict = $derived(shown && verdictOf(shown, settings.units));
 	const settled = $derived(plan.solution && verdictOf(plan.solution, settings.units));
+	/** What the other pictures of an arrangement with an object would cost. */
+	const costs = $derived(costSentences(plan.shot, plan.aboutCosts));
 	const outcome = $derived(shown?.plan.feasible ? 'sharp' : 'soft');
 
 	/** Spoken when a gesture has come to rest, not during it. */
@@ -44,6 +47,9 @@
 			<Named text={verdict.sentences.join(' ')} shot={plan.shot} />
 			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 		</p>
+		{#if costs.length > 0 && !plan.isPeeking}
+			<p class="costs"><Named text={costs.join(' ')} shot={plan.shot} /></p>
+		{/if}
 	{:else if verdict}
 		<h1><Named text={verdict.sentences[0] ?? ''} shot={plan.shot} /></h1>
 		<p><Named text={verdict.sentences.slice(1).join(' ')} shot={plan.shot} /></p>
@@ -79,6 +85,9 @@
 	}
 	p {
 		color: var(--ink-2);
+	}
+	.costs {
+		font-size: 0.8125rem;
 	}
 	.tag {
 		font-family: var(--font-sans);

@@ -3,10 +3,9 @@
 	import { aboutOf, ABOUTS, objectOf, withAbout, type About } from '$core/scene/about';
 	import Choice from '../../shared/Choice.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
-	import { aboutCosts } from '$core/solve/comparisons';
 	import { engraved } from '$core/optics/fNumber';
-	import { fStop, stopsInWords } from '../../shared/words';
-	import { exposureWords } from '../setup/lightWords';
+	import { fStop } from '../../shared/words';
+	import { aboutWords } from './aboutWords';
 	import SetupBar from '../setup/SetupBar.svelte';
 	import type { PlanView } from '../plan.svelte';
 
@@ -15,35 +14,15 @@
 
 	const shot = $derived(plan.shot);
 	const object = $derived(objectOf(shot));
-	const costs = $derived(object ? aboutCosts(shot) : []);
 	/** What it would cost: "f/5.6"; a cross where it cannot be had. */
 	function costOf(about: About): string {
-		const result = costs.find((one) => one.about === about)?.result;
+		const result = plan.aboutCosts.find((one) => one.about === about)?.result;
 		if (!result || result.fNumber === null) return '';
 		return ` ${fStop(engraved(result.fNumber))}${result.feasible ? '' : ' ✗'}`;
 	}
-	/** The same in full, for a shot of an object. */
-	const costWords = $derived(
-		costs
-			.filter(({ about, result }) => about !== aboutOf(shot) && result.fNumber !== null)
-			.map(({ about, result }) => {
-				const stops = result.costStops ?? 0;
-				const by =
-					Math.abs(stops) < 1 / 6
-						? 'costs nothing'
-						: `${stops > 0 ? 'costs' : 'saves'} ${stopsInWords(Math.abs(stops))}`;
-				const light = exposureWords(result.exposure);
-				const cannot = result.feasible ? '' : ', and cannot be had whole';
-				return `${nameOf(about)}: ${by}${light && `, ${light}`}${cannot}`;
-			})
+	const abouts = $derived(
+		ABOUTS.map((value) => ({ value, text: aboutWords(shot, value) + costOf(value) }))
 	);
-	const nameOf = (about: About) =>
-		({
-			person: shot.people.length > 1 ? 'the people' : 'the person',
-			object: `the ${object?.label ?? 'object'}`,
-			both: 'both'
-		})[about];
-	const abouts = $derived(ABOUTS.map((value) => ({ value, text: nameOf(value) + costOf(value) })));
 	const STANDARDS = [
 		{ value: 'album', text: 'small print' },
 		{ value: 'print', text: 'print of…' },
@@ -71,7 +50,6 @@
 			value={aboutOf(shot)}
 			onchoose={(about) => plan.change(withAbout(shot, about))}
 		/>
-		<span class="sr-only">{costWords.join('; ')}</span>
 	{:else}
 		<span class="about"
 			>about <strong>{shot.people.length > 1 ? 'the people' : 'the person'}</strong></span
