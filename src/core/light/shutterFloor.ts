@@ -14,7 +14,7 @@ export interface Floor {
 }
 
 /** Speed across the frame, mm/s in the scene. Round values, common practice, no source. */
-const SPEED_MM_PER_S: Readonly<Record<Person['motion'], number>> = {
+export const SPEED_MM_PER_S: Readonly<Record<Person['motion'], number>> = {
 	still: 20,
 	restless: 200,
 	walking: 250
