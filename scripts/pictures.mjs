@@ -44,6 +44,19 @@ const PICTURES = [
 		}
 	],
 	[
+		'plan-odds',
+		DESK,
+		'night',
+		/The bandleader/,
+		async (page) => {
+			await page.getByRole('button', { name: 'why', exact: true }).click();
+			await page.locator('.js-plotly-plot .trace').first().waitFor();
+			await page
+				.getByRole('heading', { name: 'The odds' })
+				.evaluate((node) => node.scrollIntoView());
+		}
+	],
+	[
 		'plan-peek',
 		DESK,
 		'night',
@@ -153,7 +166,9 @@ try {
 		await page.getByRole('dialog').waitFor({ state: 'hidden' });
 		await page.mouse.move(0, 0);
 		await prepare?.(page);
-		await page.evaluate(() => Promise.all(document.getAnimations().map((one) => one.finished)));
+		await page.evaluate(() =>
+			Promise.allSettled(document.getAnimations().map((one) => one.finished))
+		);
 		await page.waitForFunction(
 			() =>
 				[...document.querySelectorAll('[data-settled]')].every(

@@ -1,5 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import { z } from 'zod';
+import { SpreadsSchema } from '$core/format/odds';
 import { BodySchema, LensSchema, ShotSchema } from '$core/format/shot';
 import { BODIES, LENSES } from './kit';
 
@@ -48,6 +49,10 @@ export const KitLensSchema = z.strictObject({
 	lens: LensSchema
 });
 
+/** How much one's own hands and focusing spread; there is one record of it at most. */
+export const MySpreadsSchema = z.strictObject({ id: z.literal('mine'), spreads: SpreadsSchema });
+export type MySpreads = z.infer<typeof MySpreadsSchema>;
+
 export type Job = z.infer<typeof JobSchema>;
 export type ShotRecord = z.infer<typeof ShotRecordSchema>;
 export type StepRecord = z.infer<typeof StepSchema>;
@@ -71,13 +76,14 @@ export class Database extends Dexie {
 	readonly steps!: Table<StepRecord, [string, number]>;
 	readonly bodies!: EntityTable<KitBody, 'id'>;
 	readonly lenses!: EntityTable<KitLens, 'id'>;
+	readonly spreads!: EntityTable<MySpreads, 'id'>;
 
 	constructor(name: string) {
 		super(name);
 		this.version(1).stores({ jobs: 'id', shots: 'id, jobId', steps: '[shotId+step], shotId' });
-		// 2: the kit
+		// 2: the kit, and one's own spreads
 		this.version(2)
-			.stores({ bodies: 'id', lenses: 'id' })
+			.stores({ bodies: 'id', lenses: 'id', spreads: 'id' })
 			.upgrade(async (transaction) => {
 				await transaction.table('bodies').bulkAdd(presetBodies());
 				await transaction.table('lenses').bulkAdd(presetLenses());

@@ -1,9 +1,11 @@
 import { liveQuery } from 'dexie';
 import type { z } from 'zod';
 import type { Lens } from '$core/format/shot';
+import { ASSUMED, type Spreads } from '$core/odds/spreads';
 import {
 	KitBodySchema,
 	KitLensSchema,
+	MySpreadsSchema,
 	presetBodies,
 	presetLenses,
 	type Database,
@@ -15,10 +17,16 @@ import {
 export interface KitContents {
 	readonly bodies: readonly KitBody[];
 	readonly lenses: readonly KitLens[];
+	/** How much one's own hands and focusing spread. */
+	readonly spreads: Spreads;
 }
 
 /** The kit as it is where nothing can be kept. */
-export const PRESET_KIT: KitContents = { bodies: presetBodies(), lenses: presetLenses() };
+export const PRESET_KIT: KitContents = {
+	bodies: presetBodies(),
+	lenses: presetLenses(),
+	spreads: ASSUMED
+};
 
 /** Keeps the kit. Every method may reject; `troubleOf` says why. */
 export class KitStore {
@@ -30,11 +38,17 @@ export class KitStore {
 
 	/** The kit in its order. An entry that no longer validates is left where it is and not shown. */
 	async read(): Promise<KitContents> {
-		const [bodies, lenses] = await Promise.all([
+		const [bodies, lenses, mine] = await Promise.all([
 			this.#db.bodies.toArray(),
-			this.#db.lenses.toArray()
+			this.#db.lenses.toArray(),
+			this.#db.spreads.get('mine')
 		]);
-		return { bodies: valid(KitBodySchema, bodies), lenses: valid(KitLensSchema, lenses) };
+		const spreads = MySpreadsSchema.safeParse(mine);
+		return {
+			bodies: valid(KitBodySchema, bodies),
+			lenses: valid(KitLensSchema, lenses),
+			spreads: spreads.success ? spreads.data.spreads : ASSUMED
+		};
 	}
 
 	/** Calls back now and whenever this or another window changes the kit. Returns how to stop. */
@@ -47,6 +61,12 @@ export class KitStore {
 	async put(entry: KitBody | KitLens): Promise<void> {
 		if ('body' in entry) await this.#db.bodies.put(KitBodySchema.parse(entry));
 		else await this.#db.lenses.put(KitLensSchema.parse(entry));
+	}
+
+	/** Keeps one's own spreads; null goes back to the assumptions. */
+	async putSpreads(spreads: Spreads | null): Promise<void> {
+		if (spreads) await this.#db.spreads.put(MySpreadsSchema.parse({ id: 'mine', spreads }));
+		else await this.#db.spreads.delete('mine');
 	}
 
 	async remove(entry: KitBody | KitLens): Promise<void> {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { OddsRequestSchema, OddsSchema } from './odds';
 import { PlanSchema } from './plan';
 import { ShotSchema } from './shot';
 
@@ -7,3 +8,7 @@ export const shotJsonSchema = () => z.toJSONSchema(ShotSchema, { io: 'input' });
 
 /** The plan file as JSON Schema. */
 export const planJsonSchema = () => z.toJSONSchema(PlanSchema);
+
+/** What is asked for odds, and what comes back, as JSON Schema. */
+export const oddsRequestJsonSchema = () => z.toJSONSchema(OddsRequestSchema, { io: 'input' });
+export const oddsJsonSchema = () => z.toJSONSchema(OddsSchema);

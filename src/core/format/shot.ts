@@ -175,7 +175,15 @@ const ChoicesSchema = record('the choices', {
 	shutterRule: z
 		.union([z.literal(1), z.literal(2)], { error: () => 'the shutter rule must be 1 or 2' })
 		.default(1),
-	pickBy: oneOf('how the pick is made', ['widest', 'odds']).default('widest'),
+	/**
+	 * `widest`: the widest f-number that holds everyone with the margin. `odds`: among those that lose no
+	 * intent, the widest with which at least half of all frames are keepers, else the best share.
+	 */
+	pickBy: oneOf('how the pick is made', ['widest', 'odds'])
+		.default('widest')
+		.describe(
+			'widest: the widest f-number that holds everyone with the margin; odds: among those that lose no intent, the widest with which at least half of all frames are keepers, else the best share'
+		),
 	/** What the ISO does: rises from the lowest, or stays at a value. Without: rises, but not with flash. */
 	isoRule: z
 		.union([z.literal('rises'), number('the ISO', 1, 10_000_000)], {

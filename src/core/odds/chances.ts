@@ -14,6 +14,7 @@ import type { Spreads } from './spreads';
 export interface Chances {
 	readonly focalMm: number;
 	readonly fNumber: number;
+	readonly shutterS: number;
 	/** Image distance as focused, before any error, and the same as the plan has it, mm. */
 	readonly imageMm: number;
 	readonly plannedMm: number;
@@ -90,6 +91,7 @@ export function chancesOf(
 	return {
 		focalMm: pose.focalMm,
 		fNumber,
+		shutterS,
 		imageMm: imageDistanceMm(pose.focalMm, candidate.planeM + reframedM),
 		plannedMm: focusAt(optic, candidate.planeM).imageDistanceMm,
 		fieldBend: optic.fieldBend,

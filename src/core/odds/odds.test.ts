@@ -295,3 +295,41 @@ describe('stories', () => {
 		expect(at(4)).toBeGreaterThan(at(1.2));
 	});
 });
+
+describe('choosing by odds', () => {
+	const group: Sketch = {
+		lens: LENSES.wide35,
+		people: [-0.9, -0.3, 0.3, 0.9].map((x, i) => person(`${i}`, [x, 1.6, 2.6 + 0.2 * (i % 2)])),
+		light: { mode: 'ambient', ev100: 11 }
+	};
+	const shares = (sketch: Sketch) => {
+		const { rungs, scene, plan } = solve(
+			shotOf({ ...sketch, choices: { ...sketch.choices, pickBy: 'odds' } })
+		);
+		const all = rungs.map((pair) => ({
+			fNumber: pair.fNumber,
+			share: oddsOf(scene, pair, 400, 1).share
+		}));
+		return { all, picked: plan.fNumberExact };
+	};
+
+	it('takes the widest with which at least half of the frames are keepers', () => {
+		const { all, picked } = shares(group);
+		expect(all[0]?.share).toBeLessThan(0.5);
+		expect(picked).toBe(all.find(({ share }) => share >= 0.5)?.fNumber);
+	});
+
+	it('else the best share', () => {
+		// the ISO held in a dark room: stopping down costs more by shake than it gains in depth
+		const light = { mode: 'ambient', ev100: 3 } as const;
+		const { all, picked } = shares({ ...group, light, choices: { isoRule: 400 } });
+		expect(all.every(({ share }) => share < 0.5)).toBe(true);
+		const best = Math.max(...all.map(({ share }) => share));
+		expect(picked).toBe(all.find(({ share }) => share === best)?.fNumber);
+	});
+
+	it('a fixed f-number stays', () => {
+		const choices = { pickBy: 'odds', fNumberExact: 2 } as const;
+		expect(solve(shotOf({ ...group, choices })).plan.fNumber).toBe(2);
+	});
+});

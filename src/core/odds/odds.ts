@@ -1,3 +1,4 @@
+import type { Landmark } from '../format/shot';
 import type { Pair } from '../solve/candidates';
 import type { Scene } from '../solve/scene';
 import { framesFor95, wilson, type Interval } from './certainty';
@@ -23,7 +24,7 @@ export interface Odds extends Share {
 	readonly hardest: {
 		readonly personId: string | null;
 		readonly thingId: string | null;
-		readonly landmark: string;
+		readonly landmark: Landmark | 'thing';
 		/** How often it fails, a share of the frames. */
 		readonly missed: number;
 	} | null;

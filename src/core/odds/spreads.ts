@@ -27,18 +27,24 @@ export const SPREADS = {
 	kneelingMm: spread('hands', 5, 200, 'mm', 'kneeling'),
 	monopodMm: spread('hands', 4, 200, 'mm', 'with a monopod'),
 	tripodMm: spread('hands', 0.5, 200, 'mm', 'on a tripod'),
-	shake: spread('hands', 0.6, 5, '× the rule', 'my shake, at one over the focal length'),
-	bracedShake: spread('hands', 0.5, 2, '× that', 'leaning or kneeling'),
-	monopodShake: spread('hands', 0.35, 2, '× that', 'with a monopod'),
+	shake: spread(
+		'hands',
+		0.6,
+		5,
+		'×',
+		'my shake at one over the focal length, in small prints’ sharpness'
+	),
+	bracedShake: spread('hands', 0.5, 2, '×', 'of that, leaning or kneeling'),
+	monopodShake: spread('hands', 0.35, 2, '×', 'of that, with a monopod'),
 	middlePoint: spread(
 		'focusing',
 		0.17,
 		2,
-		'× the depth of focus',
-		'the camera, on its best points'
+		'×',
+		'the camera on its best points, of the depth of focus'
 	),
-	outerPoint: spread('focusing', 0.33, 2, '× the depth of focus', 'the camera, on an outer point'),
-	byHand: spread('focusing', 0.1, 2, '× the depth of focus', 'by hand, magnified'),
+	outerPoint: spread('focusing', 0.33, 2, '×', 'the camera on an outer point'),
+	byHand: spread('focusing', 0.1, 2, '×', 'focused by hand, magnified'),
 	biasMm: spread(
 		'focusing',
 		0,
@@ -52,7 +58,7 @@ export const SPREADS = {
 	personMm: spread('people', 8, 500, 'mm', 'somebody who stands still sways'),
 	childMm: spread('people', 25, 500, 'mm', 'a child or an animal'),
 	walkingMmPerS: spread('people', 1000, 5000, 'mm/s', 'somebody walking comes nearer'),
-	blinksPerMinute: spread('people', 10, 60, 'a minute', 'blinks'),
+	blinksPerMinute: spread('people', 10, 60, '/min', 'blinks'),
 	blinkS: spread('people', 0.25, 1, 's', 'a blink lasts')
 } as const satisfies Record<string, SpreadInfo>;
 

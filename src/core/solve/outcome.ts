@@ -1,8 +1,9 @@
 import type { Shot } from '../format/shot';
 import { ladderOf, nearestRung, stopsBetween, widestFNumber } from '../optics/fNumber';
 import { candidatesOf, spotsOf, type Candidate, type Pair } from './candidates';
+import { choosePair } from './choose';
 import { exposureOf, lightAllows } from './light';
-import { pickFrom, worstRatio } from './pick';
+import { worstRatio } from './pick';
 import { lookAt, type Scene } from './scene';
 import { intentsMet } from './things';
 
@@ -35,7 +36,7 @@ export function outcomeOf(shot: Shot): Outcome | null {
 	const scene = lookAt(shot);
 	if (scene.targets.length === 0) return null;
 	const { candidates, ladder } = pairsOf(scene);
-	const pair = pickFrom(scene, candidates, ladder);
+	const pair = choosePair(scene, candidates, ladder);
 	if (!pair) return null;
 	const wanted = scene.things.filter(({ thing, inFrame }) => inFrame && thing.intent !== 'any');
 	const free = scene.things.filter(({ thing, inFrame }) => inFrame && thing.intent === 'any');

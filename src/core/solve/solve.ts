@@ -8,7 +8,9 @@ import { framePoint } from '../scene/camera';
 import { whereStands } from '../scene/rows';
 import { stateOf } from '../sharpness/state';
 import { candidatesOf, spotsOf, type Candidate, type Pair, type Spot } from './candidates';
+import { ASSUMED, type Spreads } from '../odds/spreads';
 import { cautionsOf } from './cautions';
+import { choosePair } from './choose';
 import { freePlaneOf } from './freePlane';
 import { rungsOf } from './ladder';
 import { exposureAt, floorsOf } from './light';
@@ -49,14 +51,18 @@ export function asksForSomething(shot: Shot): boolean {
 export const ASKS_FOR_NOTHING =
 	'There is nobody and nothing to be sharp in this shot: ask it of at least one person or thing.';
 
-/** Works out a shot. Pure; costs a few milliseconds for a large group. */
-export function solve(shot: Shot): Solution {
+/**
+ * Works out a shot. Pure; costs a few milliseconds for a large group.
+ *
+ * @param spreads matter only where the pick is by odds
+ */
+export function solve(shot: Shot, spreads: Spreads = ASSUMED): Solution {
 	const scene = lookAt(shot);
 	const ladder = ladderOf(shot.lens, shot.camera.focalMm);
 	const { within, tooClose } = spotsOf(scene);
 	const candidates = candidatesOf(scene, within);
 
-	const pick = pickFrom(scene, candidates, ladder);
+	const pick = choosePair(scene, candidates, ladder, spreads);
 	const fixed = shot.choices.fNumberExact;
 	const pair =
 		fixed === undefined

@@ -1,6 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { ahead, shotInput } from '$tests/support/shots';
+import { OddsSchema } from '$core/format/odds';
 import { PlanSchema } from '$core/format/plan';
+import { oddsOf } from '$core/odds/odds';
+import { readShot } from '$core/format/shotFile';
+import { solve } from '$core/solve/solve';
+import * as odds from './odds/+server';
 import * as health from './health/+server';
 import * as openapi from './openapi.json/+server';
 import * as plan from './plan/+server';
@@ -141,6 +146,7 @@ describe('what is only read', () => {
 			'/api/health',
 			'/api/plan',
 			'/api/plan/batch',
+			'/api/odds',
 			'/api/schema/shot',
 			'/api/schema/plan',
 			'/api/openapi.json'
@@ -154,5 +160,45 @@ describe('what is only read', () => {
 		const answer = await get(health.fallback);
 		expect([answer.status, answer.headers.get('allow')]).toEqual([405, 'GET, HEAD']);
 		expect((await get(plan.fallback)).headers.get('allow')).toBe('POST');
+	});
+});
+
+describe('odds', () => {
+	const ask = (more: object = {}) => post(odds.POST, JSON.stringify({ shot: shot(), ...more }));
+
+	it('are the same numbers as the browser counts for the same seed', async () => {
+		const { status, body } = await ask({ frames: 500, seed: 9 });
+		expect(status).toBe(200);
+		expect(OddsSchema.parse(body)).toEqual(body);
+		const reading = readShot(shot());
+		if (!reading.ok) throw new Error(reading.message);
+		const { scene, pair } = solve(reading.shot);
+		if (!pair) throw new Error('no focus');
+		expect(body).toMatchObject({ seed: 9, ...oddsOf(scene, pair, 500, 9) });
+		expect((await ask({ frames: 500, seed: 10 })).body.share).not.toBe(body.share);
+	});
+
+	it('rest on one’s own spreads where they are given', async () => {
+		const steady = { handheldMm: 0.5, shake: 0, blinksPerMinute: 0, middlePoint: 0 };
+		const own = await ask({ frames: 500, spreads: steady });
+		expect(own.body.share).toBeGreaterThan((await ask({ frames: 500 })).body.share);
+	});
+
+	it.each([
+		[{ frames: 20_001 }, 'frames'],
+		[{ frames: 0 }, 'frames'],
+		[{ seed: 0.5 }, 'seed'],
+		[{ spreads: { handheldMm: -1 } }, 'spreads.handheldMm'],
+		[{ shot: { ...shot(), title: '' } }, 'shot.title'],
+		[{ tries: 3 }, 'tries']
+	])('%o is refused in words: %s', async (more, path) => {
+		const { status, body } = await ask(more);
+		expect(status).toBe(422);
+		expect(body.error.issues[0].path).toBe(path);
+	});
+
+	it('a shot that asks for nothing has none', async () => {
+		const { status, body } = await ask({ shot: shotInput() });
+		expect([status, body.error.code]).toEqual([422, 'asks-for-nothing']);
 	});
 });

@@ -5,6 +5,7 @@
 	import Pick from '../shared/Pick.svelte';
 	import BodyFields from './BodyFields.svelte';
 	import LensFields from './LensFields.svelte';
+	import MyHands from './MyHands.svelte';
 	import MyWay from './MyWay.svelte';
 	import { useKit } from './kit.svelte';
 
@@ -14,7 +15,8 @@
 	const TABS = [
 		{ value: 'bodies', text: 'bodies' },
 		{ value: 'lenses', text: 'lenses' },
-		{ value: 'mine', text: 'my way' }
+		{ value: 'mine', text: 'my way' },
+		{ value: 'hands', text: 'my hands' }
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('bodies');
 	let openId = $state<string | null>(null);
@@ -86,6 +88,8 @@
 	{/if}
 	{#if tab === 'mine'}
 		<MyWay />
+	{:else if tab === 'hands'}
+		<MyHands />
 	{:else}
 		<ul>
 			{#each entries as entry (entry.id)}

@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import type { Lens } from '$core/format/shot';
+import { ASSUMED, type Spreads } from '$core/odds/spreads';
 import type { KitBody, KitLens } from '$data/database';
 import { lensesFor, PRESET_KIT, type KitContents, type KitStore } from '$data/kitStore';
 import { troubleOf, type Trouble } from '$data/store';
@@ -35,10 +36,18 @@ export class Kit {
 	async remove(entry: KitBody | KitLens): Promise<void> {
 		const others = <T extends { id: string }>(list: readonly T[]) =>
 			list.filter(({ id }) => id !== entry.id);
-		const { bodies, lenses } = this.contents;
+		const { contents } = this;
 		this.contents =
-			'body' in entry ? { bodies: others(bodies), lenses } : { bodies, lenses: others(lenses) };
+			'body' in entry
+				? { ...contents, bodies: others(contents.bodies) }
+				: { ...contents, lenses: others(contents.lenses) };
 		await this.#keep(this.#store.remove(entry));
+	}
+
+	/** Changes one's own spreads; null goes back to the assumptions. */
+	async putSpreads(spreads: Spreads | null): Promise<void> {
+		this.contents = { ...this.contents, spreads: spreads ?? ASSUMED };
+		await this.#keep(this.#store.putSpreads(spreads));
 	}
 
 	async #keep(done: Promise<void>): Promise<void> {
@@ -51,12 +60,12 @@ export class Kit {
 	}
 }
 
-function withEntry({ bodies, lenses }: KitContents, entry: KitBody | KitLens): KitContents {
+function withEntry(contents: KitContents, entry: KitBody | KitLens): KitContents {
 	const put = <T extends { id: string; position: number }>(list: readonly T[], one: T) =>
 		[...list.filter(({ id }) => id !== one.id), one].sort((a, b) => a.position - b.position);
 	return 'body' in entry
-		? { bodies: put(bodies, entry), lenses }
-		: { bodies, lenses: put(lenses, entry) };
+		? { ...contents, bodies: put(contents.bodies, entry) }
+		: { ...contents, lenses: put(contents.lenses, entry) };
 }
 
 const KEY = Symbol('kit');

@@ -4,6 +4,7 @@ import { following } from '$core/scene/standpoint';
 import { aboutCosts } from '$core/solve/comparisons';
 import { asksForSomething, solve, type Solution } from '$core/solve/solve';
 import type { Kit } from '../kit/kit.svelte';
+import { OddsView } from './odds/odds.svelte';
 import type { Session } from '../shared/session.svelte';
 import { settings } from '../shared/settings.svelte';
 
@@ -36,6 +37,20 @@ export class PlanView {
 	constructor(session: Session, kit: Kit) {
 		this.#session = session;
 		this.kit = kit;
+	}
+
+	readonly #odds = new OddsView();
+	/** What the odds are asked for: another object for another shot or other hands. */
+	readonly oddsQuestion = $derived.by(() => ({
+		shot: this.shot,
+		spreads: this.kit.contents.spreads
+	}));
+	/** The odds at every rung, as far as they are known. */
+	readonly oddsTable = $derived.by(() => this.#odds.to(this.oddsQuestion));
+
+	/** Counts the odds anew. */
+	askOdds(): void {
+		this.#odds.ask(this.oddsQuestion);
 	}
 
 	readonly #solution = $derived.by(() => this.#solve());
@@ -113,7 +128,7 @@ export class PlanView {
 
 	#solve(): Solution | null {
 		const { shot } = this.#session;
-		return shot && asksForSomething(shot) ? solve(shot) : null;
+		return shot && asksForSomething(shot) ? solve(shot, this.kit.contents.spreads) : null;
 	}
 
 	#solvePeek(): Solution | null {

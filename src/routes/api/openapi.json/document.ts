@@ -1,4 +1,9 @@
-import { planJsonSchema, shotJsonSchema } from '$core/format/jsonSchema';
+import {
+	oddsJsonSchema,
+	oddsRequestJsonSchema,
+	planJsonSchema,
+	shotJsonSchema
+} from '$core/format/jsonSchema';
 
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
 const jsonOf = (schema: object) => ({ 'application/json': { schema } });
@@ -81,10 +86,23 @@ export function openApi() {
 				batch,
 				results
 			),
+			'/api/odds': post(
+				'How many frames of a plan are keepers, and what spoils the others.',
+				ref('OddsRequest'),
+				ref('Odds')
+			),
 			'/api/schema/shot': get('The shot file as JSON Schema.', { type: 'object' }),
 			'/api/schema/plan': get('The plan as JSON Schema.', { type: 'object' }),
 			'/api/openapi.json': get('This description.', { type: 'object' })
 		},
-		components: { schemas: { Shot: shotJsonSchema(), Plan: planJsonSchema(), Error: ERROR } }
+		components: {
+			schemas: {
+				Shot: shotJsonSchema(),
+				Plan: planJsonSchema(),
+				OddsRequest: oddsRequestJsonSchema(),
+				Odds: oddsJsonSchema(),
+				Error: ERROR
+			}
+		}
 	};
 }

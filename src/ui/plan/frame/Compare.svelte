@@ -20,7 +20,7 @@
 
 	/** The choice as it is now: the arrangement may have changed since it was made. */
 	const current = $derived(
-		secondChoices(first, plan.before)
+		secondChoices(first, plan.before, plan.oddsQuestion.spreads)
 			.flatMap(({ choices }) => choices)
 			.find(({ key }) => key === second?.key) ?? null
 	);

@@ -26,7 +26,9 @@
 		{ key: 'margin', text: 'margin to crop' }
 	];
 
-	const groups = $derived(plan.shown ? secondChoices(plan.shown, plan.before) : []);
+	const groups = $derived(
+		plan.shown ? secondChoices(plan.shown, plan.before, plan.oddsQuestion.spreads) : []
+	);
 
 	function choose(key: string) {
 		second = groups.flatMap(({ choices }) => choices).find((one) => one.key === key) ?? null;

@@ -37,7 +37,7 @@
 	let problem = $state('');
 	let giveUp: AbortController | null = null;
 
-	const groups = $derived(secondChoices(solution, plan.before));
+	const groups = $derived(secondChoices(solution, plan.before, plan.oddsQuestion.spreads));
 	const all = $derived(groups.flatMap(({ choices }) => choices));
 
 	$effect(() => {

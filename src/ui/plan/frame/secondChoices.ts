@@ -1,6 +1,9 @@
 import type { Landmark, Shot } from '$core/format/shot';
 import { ABOUTS, objectOf, withAbout, type About } from '$core/scene/about';
 import { engraved } from '$core/optics/fNumber';
+import { likelyBadFrame } from '$core/odds/odds';
+import { ASSUMED, type Spreads } from '$core/odds/spreads';
+import { along } from '$core/scene/vector';
 import type { Solution } from '$core/solve/solve';
 import { fStop } from '../../shared/words';
 
@@ -36,9 +39,11 @@ const PARTS: readonly { landmark: Landmark; words: string }[] = [
  * the camera stands now.
  */
 export function secondChoices(
-	{ plan, scene, rungs }: Solution,
-	before: Shot | null
+	solution: Solution,
+	before: Shot | null,
+	spreads: Spreads = ASSUMED
 ): ChoiceGroup[] {
+	const { plan, scene, rungs } = solution;
 	const { shot } = scene;
 	const fNumberExact = plan.fNumberExact ?? undefined;
 	const focus = fixedFocus(plan.focus);
@@ -94,6 +99,10 @@ export function secondChoices(
 			)
 		},
 		{
+			label: 'the odds',
+			choices: solution.pair ? [badChoice(solution, spreads)] : []
+		},
+		{
 			label: 'before',
 			choices: before
 				? [
@@ -126,6 +135,40 @@ function fixedFocus(focus: Solution['plan']['focus']): Shot['choices']['focus'] 
 	if (focus.thingId) return { thingId: focus.thingId };
 	if (!focus.personId) return { depthM: focus.depthM };
 	return { personId: focus.personId, ...(focus.landmark ? { landmark: focus.landmark } : {}) };
+}
+
+/** Frames that the likely bad one is taken from. */
+const BAD_OF = 500;
+
+/** The frame at the worst tenth, with the very sway and focusing it was drawn with. */
+function badChoice(solution: Solution, spreads: Spreads): SecondChoice {
+	let made: Shot | null = null;
+	return {
+		key: 'bad',
+		label: 'a likely bad frame',
+		// drawn only when it is looked at
+		get shot() {
+			return (made ??= badFrame(solution, spreads));
+		}
+	};
+}
+
+function badFrame({ scene, pair }: Solution, spreads: Spreads): Shot {
+	const { shot, pose } = scene;
+	const bad = pair && likelyBadFrame(scene, pair, BAD_OF, 1, spreads);
+	if (!pair || !bad) return shot;
+	const { cameraM, imageMm, personM } = bad.accidents;
+	const depthM = (pose.focalMm * imageMm) / (imageMm - pose.focalMm) / 1000;
+	const shiftOf = (id: string) => personM[bad.personIds.indexOf(id)] ?? 0;
+	return {
+		...shot,
+		camera: { ...shot.camera, position: along(shot.camera.position, pose.axis, cameraM) },
+		people: shot.people.map((one) => ({
+			...one,
+			eyeMidpoint: along(one.eyeMidpoint, pose.axis, shiftOf(one.id))
+		})),
+		choices: { ...shot.choices, fNumberExact: pair.fNumber, focus: { depthM } }
+	};
 }
 
 /** A shot as it was, seen from where the camera stands now. */

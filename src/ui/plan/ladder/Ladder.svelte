@@ -9,7 +9,7 @@
 
 	const solution = $derived(plan.solution);
 	const table = $derived.by(
-		reusing(() => (solution ? ladderTable(solution, plan.selected) : null))
+		reusing(() => (solution ? ladderTable(solution, plan.selected, plan.oddsTable) : null))
 	);
 	const shownExact = $derived(plan.shown?.plan.fNumberExact ?? null);
 	const fixedExact = $derived(plan.isFixed ? (solution?.plan.fNumberExact ?? null) : null);
@@ -28,7 +28,7 @@
 	});
 
 	function words(cell: Cell): string {
-		if (cell.kind === 'light') return cell.wrong && `: ${cell.wrong}`;
+		if (cell.kind === 'number') return cell.wrong && `: ${cell.wrong}`;
 		if (cell.kind === 'thing')
 			return cell.met ? `${cell.state}, as intended` : `${cell.state}, not as intended`;
 		const state = { sharp: 'sharp', marginal: 'a stop short', soft: 'soft' }[cell.state];
@@ -125,9 +125,9 @@
 									class:pick={column?.isPick}
 									class:shown={column?.fNumberExact === shownExact}
 								>
-									{#if cell?.kind === 'light'}
+									{#if cell?.kind === 'number'}
 										<span
-											class="light"
+											class="number"
 											class:is-marginal={cell.wrong}
 											title={cell.wrong || undefined}>{cell.text}{cell.wrong ? '!' : ''}</span
 										><span class="sr-only">{words(cell)}</span>
@@ -228,7 +228,7 @@
 		font-size: 0.68rem;
 		letter-spacing: -0.03em;
 	}
-	.light {
+	.number {
 		font-size: 0.72rem;
 		letter-spacing: -0.02em;
 	}

@@ -9,6 +9,8 @@ import { faceRatios } from '$core/solve/ladder';
 import { exposureOf } from '$core/solve/light';
 import { thingResults, type Solution } from '$core/solve/solve';
 import type { ObjectRef } from '../plan.svelte';
+import type { OddsTable } from '../../../workers/odds';
+import { oddsAt } from '../odds/odds.svelte';
 import { FLAG_WORDS } from '../setup/lightWords';
 
 /** The ladder as a table: one column per f-number, one line per row of people and per thing. */
@@ -25,7 +27,7 @@ export type Cell =
 	| { readonly kind: 'face'; readonly state: State; readonly ratio: number }
 	| { readonly kind: 'thing'; readonly met: boolean; readonly state: string }
 	| {
-			readonly kind: 'light';
+			readonly kind: 'number';
 			readonly text: string;
 			/** What is wrong with it, in words; empty when all is well. */
 			readonly wrong: string;
@@ -47,7 +49,11 @@ export interface LadderTable {
 }
 
 /** @param opened the row or person whose single faces are shown */
-export function ladderTable(solution: Solution, opened: ObjectRef | null): LadderTable {
+export function ladderTable(
+	solution: Solution,
+	opened: ObjectRef | null,
+	odds: OddsTable | null = null
+): LadderTable {
 	const { rungs, scene, pickRung } = solution;
 	const ratios = rungs.map((pair) => faceRatios(scene, pair));
 	const things = rungs.map((pair) => thingResults(scene, pair));
@@ -101,7 +107,23 @@ export function ladderTable(solution: Solution, opened: ObjectRef | null): Ladde
 				return { kind: 'thing', met: result.met, state: result.state };
 			})
 		}));
-	return { columns, lines: [...rowLines.toReversed(), ...thingLines, ...lightLines(solution)] };
+	const lines = [...rowLines.toReversed(), ...thingLines, ...lightLines(solution)];
+	return { columns, lines: odds ? [...lines, oddsLine(solution, odds)] : lines };
+}
+
+/** Good frames in a hundred. */
+function oddsLine({ rungs }: Solution, odds: OddsTable): Line {
+	return {
+		key: 'odds',
+		label: 'good frames, %',
+		ref: { kind: 'camera', id: 'camera' },
+		isSingle: false,
+		cells: rungs.map(({ fNumber }) => {
+			const found = oddsAt(odds, fNumber);
+			if (!found) return null;
+			return { kind: 'number', text: String(Math.round(found.share * 100)), wrong: '' };
+		})
+	};
 }
 
 /** Shutter and ISO, with flash its power instead; nothing while nothing is known of the light. */
@@ -122,7 +144,7 @@ function lightLines({ rungs, scene }: Solution): Line[] {
 			if (!exposure) return null;
 			const wrong = exposure.flags.filter((flag) => flags.includes(flag));
 			return {
-				kind: 'light',
+				kind: 'number',
 				text: words(exposure),
 				wrong: wrong.map((flag) => FLAG_WORDS[flag]).join(', ')
 			};

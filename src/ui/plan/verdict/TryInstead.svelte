@@ -31,8 +31,8 @@
 	<div class="try" role="group" aria-label="Try instead">
 		<span class="label">try</span>
 		{#each advice.slice(0, most) as one (one.text)}
-			<button class="knob" type="button" onclick={() => take(one)}>
-				<Named text={one.text.replace(/\.$/, '')} {shot} />
+			<button class="knob" type="button" title={one.text} onclick={() => take(one)}>
+				<span class="words"><Named text={one.text.replace(/\.$/, '')} {shot} /></span>
 			</button>
 		{/each}
 	</div>
@@ -51,5 +51,19 @@
 	.knob {
 		text-align: left;
 		justify-content: flex-start;
+	}
+	/* one line where the verdict must not push the stage away */
+	@media (min-width: 45rem) {
+		.try {
+			flex-wrap: nowrap;
+		}
+		.knob {
+			min-width: 0;
+		}
+		.words {
+			overflow: hidden;
+			text-overflow: ellipsis;
+			white-space: nowrap;
+		}
 	}
 </style>

@@ -5,6 +5,8 @@
 	import { settings } from '../../shared/settings.svelte';
 	import StateMark from '../../shared/StateMark.svelte';
 	import type { PlanView } from '../plan.svelte';
+	import { oddsAt } from '../odds/odds.svelte';
+	import { framesSentence } from '../odds/oddsWords';
 	import { costSentences } from './aboutWords';
 	import { verdictOf } from './verdict';
 
@@ -15,6 +17,8 @@
 	const shown = $derived(plan.shown);
 	const verdict = $derived(shown && verdictOf(shown, settings.units));
 	const settled = $derived(plan.solution && verdictOf(plan.solution, settings.units));
+	const odds = $derived(oddsAt(plan.oddsTable, shown?.plan.fNumberExact ?? null));
+	const toTake = $derived(odds && shown?.plan.feasible ? framesSentence(odds) : '');
 	/** What the other pictures of an arrangement with an object would cost. */
 	const costs = $derived(costSentences(plan.shot, plan.aboutCosts));
 	const outcome = $derived(shown?.plan.feasible ? 'sharp' : 'soft');
@@ -44,7 +48,7 @@
 				>{:else if plan.isFixed}<span class="tag">fixed</span>{/if}
 		</h1>
 		<p>
-			<Named text={verdict.sentences.join(' ')} shot={plan.shot} />
+			<Named text={[...verdict.sentences, toTake].join(' ')} shot={plan.shot} />
 			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 		</p>
 		{#if costs.length > 0 && !plan.isPeeking}

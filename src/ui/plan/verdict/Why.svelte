@@ -8,6 +8,7 @@
 	import Named from '../../shared/Named.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
 	import type { PlanView } from '../plan.svelte';
+	import OddsWhy from '../odds/OddsWhy.svelte';
 	import RatioChart from './RatioChart.svelte';
 	import SchoolTable from './SchoolTable.svelte';
 
@@ -60,6 +61,8 @@
 			</li>
 		{/if}
 	</ul>
+
+	<OddsWhy {plan} />
 
 	<h3>Where each school would focus</h3>
 	<table>

@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { CAUSES } from '../odds/frames';
+import { SPREADS, type Spreads } from '../odds/spreads';
+import { number, record, whole } from './fields';
+import { problemsOf, type Problem } from './problems';
+import { LANDMARKS, ShotSchema } from './shot';
+
+/** Asking for odds, and what comes back. */
+
+/** Most frames of one request: with the most people a second or two of work. */
+const MOST_FRAMES = 20_000;
+
+/** Every spread within its bounds; what is left out stays as assumed. */
+export const SpreadsSchema = record(
+	'the spreads',
+	Object.fromEntries(
+		Object.entries(SPREADS).map(([key, { initial, low, high, meaning, unit }]) => [
+			key,
+			number(`“${meaning}”`, low, high, unit).default(initial)
+		])
+	)
+) as unknown as z.ZodType<Spreads, Partial<Spreads>>;
+
+export const OddsRequestSchema = record('the request', {
+	shot: ShotSchema,
+	frames: whole('the number of frames', 1, MOST_FRAMES).default(2000),
+	seed: whole('the seed', 0, 4294967295).default(1),
+	spreads: SpreadsSchema.optional()
+});
+
+export type OddsRequest = z.output<typeof OddsRequestSchema>;
+
+const share = {
+	share: z.number(),
+	low: z.number().describe('lower end of the 95% interval'),
+	high: z.number()
+};
+
+export const OddsSchema = z.strictObject({
+	format: z.literal('focalis-odds'),
+	version: z.literal(1),
+	fNumber: z.number(),
+	fNumberExact: z.number(),
+	seed: z.int(),
+	frames: z.int(),
+	...share,
+	toTake: z.int().nullable().describe('frames for 95% certainty of one keeper; null for none'),
+	people: z.array(z.strictObject({ personId: z.string(), ...share })),
+	causes: z.array(z.strictObject({ cause: z.enum(CAUSES), share: z.number() })),
+	hardest: z
+		.strictObject({
+			personId: z.string().nullable(),
+			thingId: z.string().nullable(),
+			landmark: z.enum([...LANDMARKS, 'thing']),
+			missed: z.number()
+		})
+		.nullable()
+});
+
+export type OddsReading =
+	| { readonly ok: true; readonly request: OddsRequest }
+	| { readonly ok: false; readonly problems: readonly Problem[] };
+
+export function readOddsRequest(value: unknown): OddsReading {
+	const result = OddsRequestSchema.safeParse(value);
+	if (result.success) return { ok: true, request: result.data };
+	return { ok: false, problems: problemsOf(result.error) };
+}

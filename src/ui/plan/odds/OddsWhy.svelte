@@ -1,0 +1,131 @@
+<script lang="ts">
+	import { Answer } from '../../shared/answer.svelte';
+	import Choice from '../../shared/Choice.svelte';
+	import Named from '../../shared/Named.svelte';
+	import { oddsService } from '../../../workers/odds';
+	import { SUPPORT_OPTIONS } from '../cards/options';
+	import type { PlanView } from '../plan.svelte';
+	import FNumberChart from '../verdict/FNumberChart.svelte';
+	import { oddsAt } from './odds.svelte';
+	import { aboutShare, between, causeSentence, framesSentence, hardestSentence } from './oddsWords';
+
+	/** How many frames to take, what spoils them, and what would help. */
+	let { plan }: { plan: PlanView } = $props();
+
+	const shot = $derived(plan.shot);
+	const table = $derived(plan.oddsTable);
+	const odds = $derived(oddsAt(table, plan.solution?.plan.fNumberExact ?? null));
+	const question = $derived(plan.oddsQuestion);
+	const answer = new Answer((asked: typeof question) => oddsService().details(asked));
+	$effect(() => answer.ask(question));
+	const details = $derived(answer.to(question));
+	const fNumbers = $derived(table?.rungs.map(({ fNumberExact }) => fNumberExact) ?? []);
+	const lines = $derived(
+		(details?.supports ?? []).map(({ support, shares }) => ({
+			name: SUPPORT_OPTIONS.find(({ value }) => value === support)?.text ?? support,
+			y: shares.map((share) => share * 100)
+		}))
+	);
+	const nameOf = (id: string) => shot.people.find((one) => one.id === id)?.name ?? id;
+	const worstPeople = $derived(
+		odds?.people.toSorted((a, b) => a.share - b.share).slice(0, 5) ?? []
+	);
+	const gain = (share: number) => Math.round((share - (odds?.share ?? 0)) * 100);
+	const gainWords = (share: number) => {
+		const points = gain(share);
+		if (points === 0) return 'changes nothing';
+		return points > 0 ? `${points} more in a hundred` : `${-points} fewer in a hundred`;
+	};
+</script>
+
+<h3>The odds</h3>
+{#if !odds}
+	<p>Counting frames…</p>
+{:else}
+	<p>
+		{framesSentence(odds)} Of {odds.frames} frames tried in thought, {aboutShare(odds.share)} are good,
+		by the count {between(odds)}, if the assumptions hold: everybody who must be sharp is, with open
+		eyes. Each frame is focused anew.
+	</p>
+	<ul>
+		{#each odds.causes as cause (cause.cause)}<li>{causeSentence(cause)}</li>{/each}
+		{#if odds.hardest}<li><Named text={hardestSentence(shot, odds)} {shot} /></li>{/if}
+	</ul>
+	{#if worstPeople.length > 1}
+		<table>
+			<caption>who to check at full size</caption>
+			<tbody>
+				{#each worstPeople as one (one.personId)}
+					<tr>
+						<th scope="row"><bdi>{nameOf(one.personId)}</bdi></th>
+						<td>good in {aboutShare(one.share)}</td>
+						<td>{between(one)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	{/if}
+	{#if details}
+		<table>
+			<caption>what would help</caption>
+			<tbody>
+				{#each details.helps as { words, share } (words)}
+					<tr>
+						<th scope="row">{words}</th>
+						<td>{aboutShare(share)}</td>
+						<td>{gainWords(share)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<FNumberChart
+			{lines}
+			{fNumbers}
+			shownFNumber={plan.solution?.plan.fNumberExact ?? null}
+			yaxis={{ title: { text: 'good frames in a hundred' }, range: [0, 100] }}
+			level={50}
+			format=".0f"
+			label="Good frames in a hundred at every f-number, for ways to hold the camera. The dotted line is one half."
+		/>
+	{/if}
+	<Choice
+		label="pick"
+		options={[
+			{ value: 'widest', text: 'the widest that holds everyone' },
+			{ value: 'odds', text: 'by the odds' }
+		]}
+		value={shot.choices.pickBy}
+		onchoose={(pickBy) => plan.change({ ...shot, choices: { ...shot.choices, pickBy } })}
+	/>
+	<p class="note">
+		How much hands, bodies and focusing spread is assumed, not measured: change it under “kit”, “my
+		hands”. By the odds, the pick is the widest f-number with which at least half of the frames are
+		good.
+	</p>
+{/if}
+
+<style>
+	ul {
+		list-style: disc;
+		padding-left: 1.2rem;
+	}
+	table {
+		border-collapse: collapse;
+		width: max-content;
+		max-width: 100%;
+	}
+	caption {
+		text-align: left;
+		color: var(--ink-2);
+	}
+	th,
+	td {
+		text-align: left;
+		font-weight: 400;
+		padding: 0.2rem 0.8rem 0.2rem 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	.note {
+		color: var(--ink-2);
+	}
+</style>
