@@ -101,6 +101,7 @@ const settled = (page: Page) =>
 test('the whole of Plan fits 1280 × 660 without scrolling', async ({ app, page }) => {
 	for (const title of [/Two families/, /The couple/, /Everyone, from the balcony/]) {
 		await app.openSample(title);
+		await expect(app.ladder.getByRole('row', { name: /^good frames/ })).toBeVisible();
 		const heights = await page.evaluate(() => [
 			document.documentElement.scrollHeight,
 			document.documentElement.clientHeight

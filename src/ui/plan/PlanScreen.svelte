@@ -94,6 +94,7 @@
 		flex: 1;
 		min-height: 0;
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		grid-template-rows: auto minmax(15rem, 1fr) auto;
 		gap: 0.5rem;
 		padding: 0.4rem 1.25rem 0.6rem;

@@ -195,9 +195,11 @@
 			overflow-y: auto;
 			padding: 0.4rem 0.4rem 0.4rem 0;
 		}
-		.parts {
-			flex-direction: column;
-			align-items: stretch;
+		.parts > span {
+			width: 100%;
+		}
+		.parts > :global(button) {
+			flex: 1 1 4rem;
 		}
 	}
 	.unseen {

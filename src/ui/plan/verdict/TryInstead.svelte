@@ -58,9 +58,11 @@
 			flex-wrap: nowrap;
 		}
 		.knob {
-			min-width: 0;
+			flex: 0 1 auto;
+			min-width: 6rem;
 		}
 		.words {
+			min-width: 0;
 			overflow: hidden;
 			text-overflow: ellipsis;
 			white-space: nowrap;
