@@ -200,6 +200,8 @@
 		}
 		.parts > :global(button) {
 			flex: 1 1 4rem;
+			padding-inline: 0.2rem;
+			white-space: nowrap;
 		}
 	}
 	.unseen {
