@@ -48,8 +48,30 @@ export function techniqueReasons(
 			text:
 				mode === 'single'
 					? 'Single focusing, and release at once: waiting moves you and them.'
-					: `Continuous focusing, held on ${spot}, in short bursts.`
-		}
+					: `Continuous focusing, held on ${spot}.`
+		},
+		...habits(shot, mode)
+	];
+}
+
+/** From so many people on somebody always blinks or sways. */
+const GROUP_FROM = 3;
+
+/** Metering and how frames are taken. Source: common practice, by the schools of the trade. */
+function habits({ people }: Shot, mode: FocusTechnique['mode']): Reason[] {
+	const isGroup = people.length >= GROUP_FROM;
+	const drive =
+		mode === 'continuous'
+			? 'Short bursts while they move.'
+			: isGroup
+				? 'Several frames, one after the other: somebody blinks or sways.'
+				: 'Single frames, each focused anew.';
+	const metering = isGroup
+		? 'Meter the whole frame, watching the highlight warning.'
+		: 'Meter on the focus point; or on the whole frame, watching the highlight warning.';
+	return [
+		{ code: 'drive', text: drive },
+		{ code: 'metering', text: metering }
 	];
 }
 

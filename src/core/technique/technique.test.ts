@@ -110,6 +110,19 @@ describe('how to focus', () => {
 		expect(codes({ people: [ahead('p', 3, { motion: 'walking' })] })).toContain('mode-continuous');
 	});
 
+	it('metering and drive go with who is there', () => {
+		const texts = (people: Parameters<typeof planOf>[0]['people']) =>
+			planOf({ people })
+				.reasons.filter(({ code }) => code === 'metering' || code === 'drive')
+				.map(({ text }) => text)
+				.join(' ');
+		expect(texts([ahead('p', 3)])).toMatch(/Single frames.*focus point/);
+		expect(texts([-1, 0, 1].map((x) => person(`${x}`, [x, 1.6, 6])))).toMatch(
+			/Several frames.*whole frame/
+		);
+		expect(texts([ahead('p', 3, { motion: 'walking' })])).toMatch(/Short bursts/);
+	});
+
 	it('a box wider than an eye is told of, from afar and not from near', () => {
 		expect(codes({ people: [ahead('p', 6)] })).toContain('box');
 		expect(codes({ people: [ahead('p', 1)] })).not.toContain('box');

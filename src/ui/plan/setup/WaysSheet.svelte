@@ -4,11 +4,11 @@
 	import { engraved } from '$core/optics/fNumber';
 	import { setupService } from '../../../workers/setup';
 	import { Answer } from '../../shared/answer.svelte';
-	import Length from '../../shared/Length.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, namesOf, smallLength } from '../../shared/words';
 	import type { PlanView } from '../plan.svelte';
 	import { exposureWords, FLAG_WORDS } from './lightWords';
+	import PlaceLimits from './PlaceLimits.svelte';
 
 	/** The same picture with every lens of the kit, each from the place it needs. */
 	let { plan, onclose }: { plan: PlanView; onclose: () => void } = $props();
@@ -86,63 +86,10 @@
 		plan.change(way.shot);
 		onclose();
 	}
-
-	const place = $derived(shot.place ?? {});
-	function limit(change: Partial<NonNullable<typeof shot.place>>, gesture?: string) {
-		plan.change({ ...shot, place: { ...place, ...change } }, gesture);
-	}
-	function unlimit(key: keyof NonNullable<typeof shot.place>) {
-		plan.change({ ...shot, place: { ...place, [key]: undefined } });
-	}
 </script>
 
 <div class="sheet">
-	<div class="place">
-		<label>
-			<input
-				type="checkbox"
-				checked={place.clearBehindCameraM !== undefined}
-				onchange={(event) =>
-					event.currentTarget.checked
-						? limit({ clearBehindCameraM: 2 })
-						: unlimit('clearBehindCameraM')}
-			/>
-			the room behind the camera ends
-		</label>
-		{#if place.clearBehindCameraM !== undefined}
-			<Length
-				quiet
-				label="room behind the camera"
-				metres={place.clearBehindCameraM}
-				low={0}
-				high={200}
-				onchange={(clearBehindCameraM, gesture) => limit({ clearBehindCameraM }, gesture)}
-				newGesture={(kind) => plan.newGesture(kind)}
-			/>
-		{/if}
-		<label>
-			<input
-				type="checkbox"
-				checked={place.highestCameraM !== undefined}
-				onchange={(event) =>
-					event.currentTarget.checked
-						? limit({ highestCameraM: Math.min(6, Math.max(2.2, shot.camera.position.y)) })
-						: unlimit('highestCameraM')}
-			/>
-			the camera can go no higher than
-		</label>
-		{#if place.highestCameraM !== undefined}
-			<Length
-				quiet
-				label="highest camera"
-				metres={place.highestCameraM}
-				low={0.2}
-				high={6}
-				onchange={(highestCameraM, gesture) => limit({ highestCameraM }, gesture)}
-				newGesture={(kind) => plan.newGesture(kind)}
-			/>
-		{/if}
-	</div>
+	<PlaceLimits {plan} />
 	{#if answer.problem}
 		<p role="alert">The ways could not be worked out: {answer.problem}</p>
 	{:else if !ways}
@@ -230,21 +177,6 @@
 		gap: 0.7rem;
 		color: var(--ink);
 		min-height: 20rem;
-	}
-	.place {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 0.3rem 0.8rem;
-	}
-	.place label {
-		display: flex;
-		align-items: center;
-		gap: 0.4rem;
-		min-height: 2rem;
-	}
-	.place :global(.field) {
-		width: 6rem;
 	}
 	.scroll {
 		overflow: auto;

@@ -133,10 +133,6 @@
 				}
 			})}
 	/>
-	<p class="note">
-		Meter on the focus point for one face, on the whole frame for a group, watching the highlight
-		warning. In a group take several frames: somebody blinks.
-	</p>
 {/if}
 
 <style>
@@ -152,8 +148,7 @@
 		border-bottom: 1px solid var(--rule);
 	}
 	[scope='rowgroup'],
-	.now,
-	.note {
+	.now {
 		color: var(--ink-2);
 	}
 	.own > :not([scope='rowgroup']) {
