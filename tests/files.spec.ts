@@ -37,7 +37,7 @@ test('a file opens beside the open shot; what it holds is text and nothing else'
 	await expect(page.getByRole('banner')).toContainText(shot.title);
 	await expect(app.headline).toContainText('<img src=x onerror=alert(1)>’s left eye');
 	await app.verdict.getByRole('button', { name: 'why' }).click();
-	const chart = page.locator('.js-plotly-plot');
+	const chart = page.getByRole('img', { name: /^Blur of each face/ });
 	await expect(chart.locator('.trace')).toHaveCount(1);
 	await expect(page.getByRole('dialog').locator('img')).toHaveCount(0);
 	await page.keyboard.press('Escape');

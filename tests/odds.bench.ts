@@ -46,5 +46,13 @@ describe('20 000 frames of 30 people (budget: 0.5 s)', () => {
 		run.frames.draw(FRAMES);
 		run.odds();
 	});
+	bench('the first estimate: 150 frames at every rung (budget: 50 ms)', () => {
+		const { rungs } = solve(shot);
+		for (const rung of rungs) {
+			const run = new OddsRun(scene, rung, 1, 150, ASSUMED);
+			run.frames.draw(150);
+			run.odds();
+		}
+	});
 	bench('with objects for every target of every frame', () => void naive());
 });

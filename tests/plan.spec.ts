@@ -255,12 +255,13 @@ test('why: what binds, the schools, every face over every f-number', async ({ ap
 	await app.verdict.getByRole('button', { name: 'why' }).click();
 	const dialog = page.getByRole('dialog');
 	await expect(dialog).toContainText('is the hardest to hold');
-	const where = dialog.getByRole('table').first();
+	const where = dialog.getByRole('table').filter({ hasText: 'the front row' });
 	await expect(where.getByRole('row')).toHaveCount(6);
 	await expect(where.getByRole('row', { name: /the computed plane/ })).toContainText(
 		'as good as any'
 	);
-	await expect(dialog.locator('.js-plotly-plot .scatterlayer .trace')).toHaveCount(15);
+	const chart = dialog.getByRole('img', { name: /^Blur of each face/ });
+	await expect(chart.locator('.scatterlayer .trace')).toHaveCount(15);
 	await expect(dialog).toContainText('keep people back from the edge');
 	await page.keyboard.press('Escape');
 	await expect(dialog).toBeHidden();

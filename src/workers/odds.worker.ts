@@ -18,7 +18,8 @@ export interface OddsQuestion {
 export interface OddsTable {
 	/** The odds at each rung of the ladder, widest first. */
 	readonly rungs: readonly { readonly fNumberExact: number; readonly odds: Odds }[];
-	readonly isSettled: boolean;
+	/** How much of the counting is done, 0 to 1. */
+	readonly progress: number;
 }
 
 /** A change in the way of working, and what it does to the odds. */
@@ -68,7 +69,7 @@ const service = {
 					fNumberExact: (rungs[i] as Pair).fNumber,
 					odds: run.odds()
 				})),
-				isSettled: frames === last
+				progress: frames / last
 			});
 		}
 	},

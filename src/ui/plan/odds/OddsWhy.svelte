@@ -47,6 +47,9 @@
 		by the count {between(odds)}, if the assumptions hold: everybody who must be sharp is, with open
 		eyes. Each frame is focused anew.
 	</p>
+	{#if table && table.progress < 1}
+		<label>counting on <progress max={1} value={table.progress}></progress></label>
+	{/if}
 	<ul>
 		{#each odds.causes as cause (cause.cause)}<li>{causeSentence(cause)}</li>{/each}
 		{#if odds.hardest}<li><Named text={hardestSentence(shot, odds)} {shot} /></li>{/if}

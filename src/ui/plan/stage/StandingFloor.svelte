@@ -108,7 +108,14 @@
 		{#if isOpen(point)}
 			<rect {x} {y} {width} {height} fill="rgb(var(--zone) / {strength(point)})" />
 			{#if width > 26}
-				<text x={x + width / 2} y={y + height / 2 + 4}>{engraved(point.needed ?? 0)}</text>
+				<text x={x + width / 2} y={y + height / 2 + (width > 36 ? -1 : 4)}
+					>{engraved(point.needed ?? 0)}</text
+				>
+				{#if width > 36}
+					<text class="lens" x={x + width / 2} y={y + height / 2 + 11}
+						>{Math.round(point.focalMm)} mm</text
+					>
+				{/if}
 			{/if}
 		{:else}
 			<rect {x} {y} {width} {height} fill="url(#no-lens)" />
@@ -119,7 +126,7 @@
 	<p role="status">
 		{#if !floor}Trying the camera everywhere…
 		{:else if best?.needed != null}
-			f-number needed where the camera might stand, framed as now. Least: {fStop(
+			f-number and focal length where the camera might stand, framed as now. Least: {fStop(
 				engraved(best.needed)
 			)} with the <bdi>{best.lensName}</bdi>, {distance(bestAwayM ?? 0, units)} from here. Hatched: no
 			lens of the kit, or somebody hidden.
@@ -155,6 +162,9 @@
 		fill: var(--ink-2);
 		font-size: 0.72rem;
 		text-anchor: middle;
+	}
+	.lens {
+		font-size: 0.6rem;
 	}
 	.legend {
 		position: absolute;
