@@ -103,7 +103,7 @@ test('what lies over the picture is switched on and off, and kept', async ({ app
 	await choices.getByLabel('thirds').check();
 	await choices.getByLabel('margin to crop').check();
 	await expect(page.locator('.drawing .guide')).toHaveCount(2);
-	await choices.getByLabel('focus point').uncheck();
+	await choices.getByLabel('focus point', { exact: true }).uncheck();
 	await expect(page.locator('.drawing circle.point')).toHaveCount(0);
 	await page.reload();
 	await begun(frame(page));
