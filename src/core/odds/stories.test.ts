@@ -1,0 +1,122 @@
+import { describe, expect, it } from 'vitest';
+import { LENSES } from '$data/kit';
+import { odds } from '$tests/support/odds';
+import { ahead, person, shotOf, type Sketch } from '$tests/support/shots';
+import type { Lens } from '../format/shot';
+import { solve } from '../solve/solve';
+import type { Handling } from './chances';
+import { oddsOf } from './odds';
+import { ASSUMED } from './spreads';
+
+/** What beats what: common practice, no source. */
+describe('stories', () => {
+	const portrait = (fNumberExact: number, more: Partial<Sketch> = {}): Sketch => ({
+		lens: LENSES.portrait85Fast,
+		people: [person('p', [0.3, 1.6, 1.6], { turnDeg: -20, keep: 'near-eye' })],
+		camera: { orientation: 'portrait', panDeg: 8 },
+		...more,
+		choices: { fNumberExact, ...more.choices }
+	});
+
+	it('off the middle at f/1.4, moving the point beats lock and reframe', () => {
+		const sketch = portrait(4, { people: [person('p', [0.46, 1.6, 1.6], { keep: 'near-eye' })] });
+		const fast = { shutterS: 1 / 500 };
+		const moved = odds(sketch, ASSUMED, fast);
+		const choices = { ...sketch.choices, technique: 'reframe' } as const;
+		const reframed = odds({ ...sketch, choices }, ASSUMED, fast);
+		expect(reframed.scene.shot.choices.technique).toBe('reframe');
+		expect(moved.share).toBeGreaterThan(reframed.share + 0.03);
+	});
+
+	it('somebody walking in: continuous beats single, by far', () => {
+		const walker: Sketch = {
+			lens: LENSES.zoom70200,
+			focalMm: 135,
+			people: [ahead('p', 6, { motion: 'walking', keep: 'near-eye' })],
+			choices: { fNumberExact: 2.8 }
+		};
+		const continuous = odds(walker, ASSUMED, { mode: 'continuous', shutterS: 1 / 800 }).share;
+		const single = odds(walker, ASSUMED, { mode: 'single', shutterS: 1 / 800 });
+		expect(continuous).toBeGreaterThan(single.share + 0.3);
+		expect(single.causes[0]?.cause).toBe('people');
+	});
+
+	it('children: 1/400 beats 1/100 beats 1/30', () => {
+		const children: Sketch = {
+			people: [-0.4, 0, 0.4].map((x) =>
+				person(`${x}`, [x, 1.1, 3], { build: 'child', motion: 'restless' })
+			),
+			choices: { fNumberExact: 5.6 }
+		};
+		const at = (shutterS: number) => odds(children, ASSUMED, { shutterS });
+		const shares = [1 / 400, 1 / 100, 1 / 30].map((shutterS) => at(shutterS).share);
+		expect(shares).toEqual(shares.toSorted((a, b) => b - a));
+		expect(at(1 / 30).causes[0]?.cause).toBe('motion');
+	});
+
+	it('85 mm by hand at 1/60: a tripod beats kneeling beats leaning beats the hand', () => {
+		const sketch = portrait(4, { people: [ahead('p', 2)] });
+		const held = (support: Handling['support']) =>
+			odds(sketch, ASSUMED, { ...(support ? { support } : {}), shutterS: 1 / 60 }).share;
+		const [tripod, kneeling, braced, hand] = (
+			['tripod', 'kneeling', 'braced', 'handheld'] as const
+		).map(held) as [number, number, number, number];
+		expect(tripod).toBeGreaterThan(kneeling);
+		expect(kneeling).toBeGreaterThanOrEqual(braced);
+		expect(braced).toBeGreaterThan(hand);
+	});
+
+	it('a turned head at arm’s length, 85 mm: f/4 beats f/1.2', () => {
+		const lens: Lens = LENSES.portrait85Fast;
+		const at = (fNumberExact: number) =>
+			odds(
+				{
+					lens,
+					people: [ahead('p', 1, { turnDeg: 12 })],
+					sharpness: { standard: 'album' },
+					choices: { fNumberExact }
+				},
+				ASSUMED,
+				{ shutterS: 1 / 500 }
+			).share;
+		expect(at(4)).toBeGreaterThan(at(1.2));
+	});
+});
+
+describe('choosing by odds', () => {
+	const group: Sketch = {
+		lens: LENSES.wide35,
+		people: [-0.9, -0.3, 0.3, 0.9].map((x, i) => person(`${i}`, [x, 1.6, 2.6 + 0.2 * (i % 2)])),
+		light: { mode: 'ambient', ev100: 11 }
+	};
+	const shares = (sketch: Sketch) => {
+		const { rungs, scene, plan } = solve(
+			shotOf({ ...sketch, choices: { ...sketch.choices, pickBy: 'odds' } })
+		);
+		const all = rungs.map((pair) => ({
+			fNumber: pair.fNumber,
+			share: oddsOf(scene, pair, 400, 1).share
+		}));
+		return { all, picked: plan.fNumberExact };
+	};
+
+	it('takes the widest with which at least half of the frames are keepers', () => {
+		const { all, picked } = shares(group);
+		expect(all[0]?.share).toBeLessThan(0.5);
+		expect(picked).toBe(all.find(({ share }) => share >= 0.5)?.fNumber);
+	});
+
+	it('else the best share', () => {
+		// the ISO held in a dark room: stopping down costs more by shake than it gains in depth
+		const light = { mode: 'ambient', ev100: 3 } as const;
+		const { all, picked } = shares({ ...group, light, choices: { isoRule: 400 } });
+		expect(all.every(({ share }) => share < 0.5)).toBe(true);
+		const best = Math.max(...all.map(({ share }) => share));
+		expect(picked).toBe(all.find(({ share }) => share === best)?.fNumber);
+	});
+
+	it('a fixed f-number stays', () => {
+		const choices = { pickBy: 'odds', fNumberExact: 2 } as const;
+		expect(solve(shotOf({ ...group, choices })).plan.fNumber).toBe(2);
+	});
+});
