@@ -95,15 +95,14 @@
 		min-height: 0;
 		display: grid;
 		grid-template-columns: minmax(0, 1fr);
-		grid-template-rows: auto minmax(15rem, 1fr) auto;
+		grid-template-rows: auto minmax(14.5rem, 1fr) auto;
 		gap: 0.5rem;
 		padding: 0.4rem 1.25rem 0.6rem;
 	}
 	.say {
 		display: flex;
 		flex-direction: column;
-		gap: 0.3rem;
-		min-height: 6.2rem;
+		gap: 0.2rem;
 	}
 	.panes {
 		display: grid;
@@ -119,7 +118,7 @@
 		min-height: 0;
 	}
 	.ladder {
-		max-height: min(15.6rem, 37vh);
+		max-height: min(15.2rem, 36vh);
 		display: grid;
 		min-height: 0;
 	}

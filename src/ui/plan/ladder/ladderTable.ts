@@ -52,7 +52,7 @@ export interface LadderTable {
 export function ladderTable(
 	solution: Solution,
 	opened: ObjectRef | null,
-	odds: OddsTable | null = null
+	odds?: OddsTable | null
 ): LadderTable {
 	const { rungs, scene, pickRung } = solution;
 	const ratios = rungs.map((pair) => faceRatios(scene, pair));
@@ -108,11 +108,12 @@ export function ladderTable(
 			})
 		}));
 	const lines = [...rowLines.toReversed(), ...thingLines, ...lightLines(solution)];
-	return { columns, lines: odds ? [...lines, oddsLine(solution, odds)] : lines };
+	// the line is there before its numbers are, so that nothing jumps while they are counted
+	return { columns, lines: odds === undefined ? lines : [...lines, oddsLine(solution, odds)] };
 }
 
 /** Good frames in a hundred. */
-function oddsLine({ rungs }: Solution, odds: OddsTable): Line {
+function oddsLine({ rungs }: Solution, odds: OddsTable | null): Line {
 	return {
 		key: 'odds',
 		label: 'good frames, %',

@@ -27,16 +27,17 @@
 	const take = (one: Advice) => plan.change(one.shot);
 </script>
 
-{#if advice.length > 0 && !plan.isPeeking}
-	<div class="try" role="group" aria-label="Try instead">
+<!-- the row is there before the advice is, so that nothing jumps while it is worked out -->
+<div class="try" role="group" aria-label="Try instead">
+	{#if advice.length > 0}
 		<span class="label">try</span>
 		{#each advice.slice(0, most) as one (one.text)}
 			<button class="knob" type="button" title={one.text} onclick={() => take(one)}>
 				<span class="words"><Named text={one.text.replace(/\.$/, '')} {shot} /></span>
 			</button>
 		{/each}
-	</div>
-{/if}
+	{/if}
+</div>
 
 <style>
 	.try {
@@ -55,6 +56,7 @@
 	/* one line where the verdict must not push the stage away */
 	@media (min-width: 45rem) {
 		.try {
+			min-height: 1.75rem;
 			flex-wrap: nowrap;
 		}
 		.knob {

@@ -18,7 +18,10 @@
 	const verdict = $derived(shown && verdictOf(shown, settings.units));
 	const settled = $derived(plan.solution && verdictOf(plan.solution, settings.units));
 	const odds = $derived(oddsAt(plan.oddsTable, shown?.plan.fNumberExact ?? null));
-	const toTake = $derived(odds && shown?.plan.feasible ? framesSentence(odds) : '');
+	const toTake = $derived.by(() => {
+		if (!shown?.plan.feasible) return '';
+		return odds ? framesSentence(odds) : 'How many frames to take is being counted.';
+	});
 	/** What the other pictures of an arrangement with an object would cost. */
 	const costs = $derived(costSentences(plan.shot, plan.aboutCosts));
 	const outcome = $derived(shown?.plan.feasible ? 'sharp' : 'soft');
@@ -51,7 +54,7 @@
 			<Named text={[...verdict.sentences, toTake].join(' ')} shot={plan.shot} />
 			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 		</p>
-		{#if costs.length > 0 && !plan.isPeeking}
+		{#if costs.length > 0}
 			<p class="costs"><Named text={costs.join(' ')} shot={plan.shot} /></p>
 		{/if}
 	{:else if verdict}
