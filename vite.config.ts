@@ -8,6 +8,8 @@ export default defineConfig({
 	define: { __FOCALIS_VERSION__: JSON.stringify(manifest.version) },
 	build: { chunkSizeWarningLimit: 5000 },
 	test: {
+		// a test that hangs is stopped; how fast it is says nothing, and machines differ tenfold
+		testTimeout: 30_000,
 		include: ['src/**/*.test.ts'],
 		setupFiles: ['tests/support/setup.ts'],
 		benchmark: { include: ['tests/**/*.bench.ts'] }
