@@ -25,6 +25,17 @@ const contents = (one: Locator): Promise<number> =>
 		return [...data].reduce((hash, value) => (hash * 31 + value) % 1_000_003, 7);
 	});
 
+/** A picture in small, as numbers from 0 to 255. */
+const inSmall = (one: Locator): Promise<number[]> =>
+	one.locator('canvas').evaluate((canvas: HTMLCanvasElement) => {
+		const small = new OffscreenCanvas(96, 64);
+		const context = small.getContext('2d');
+		context?.drawImage(canvas, 0, 0, small.width, small.height);
+		return [...(context?.getImageData(0, 0, small.width, small.height).data ?? [])];
+	});
+const meanDifference = (a: readonly number[], b: readonly number[]): number =>
+	a.reduce((sum, value, i) => sum + Math.abs(value - (b[i] ?? 0)), 0) / a.length;
+
 const axe = async (page: Page) => {
 	const { violations } = await new AxeBuilder({ page })
 		.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
@@ -35,17 +46,17 @@ const axe = async (page: Page) => {
 test('the frame is drawn, settles, and is drawn again after a change', async ({ app, page }) => {
 	await app.openSample(/The couple/);
 	await settled(frame(page));
-	const before = await contents(frame(page));
+	const before = await inSmall(frame(page));
 	await app.rung(1.4).click();
 	await page.mouse.move(5, 5);
-	await expect.poll(() => contents(frame(page))).not.toBe(before);
+	await expect(frame(page)).toHaveAttribute('data-settled', 'false');
 	await settled(frame(page));
-	const after = await contents(frame(page));
+	expect(meanDifference(await inSmall(frame(page)), before)).toBeGreaterThan(0.5);
 	await page.keyboard.press('Control+z');
-	await expect.poll(() => contents(frame(page)), { timeout: 30_000 }).not.toBe(after);
+	await expect(frame(page)).toHaveAttribute('data-settled', 'false');
 	await settled(frame(page));
-	// the same points of the pupil give the same picture
-	expect(await contents(frame(page))).toBe(before);
+	// the same points of the pupil give the same picture, but for how many were worth taking
+	expect(meanDifference(await inSmall(frame(page)), before)).toBeLessThan(0.1);
 });
 
 test('what changes while nobody looks is drawn when somebody does', async ({ app, page }) => {

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import type { Lens, Shot } from '$core/format/shot';
+import type { Spreads } from '$core/odds/spreads';
 import { adviceFor, type Advice } from '$core/solve/advice';
 import { backRowNearerM, floorPlan, type FloorArea, type FloorPlan } from '$core/solve/standing';
 import { waysOf, type Way } from '$core/solve/ways';
@@ -9,9 +10,11 @@ import { waysOf, type Way } from '$core/solve/ways';
 let floorTurn = 0;
 
 const service = {
-	advice: (shot: Shot, lenses: readonly Lens[]): Advice[] => adviceFor(shot, lenses),
+	advice: (shot: Shot, lenses: readonly Lens[], spreads: Spreads): Advice[] =>
+		adviceFor(shot, lenses, spreads),
 
-	ways: (shot: Shot, lenses: readonly Lens[]): Way[] => waysOf(shot, lenses),
+	ways: (shot: Shot, lenses: readonly Lens[], spreads: Spreads): Way[] =>
+		waysOf(shot, lenses, spreads),
 
 	/** How much nearer the back row must stand for an f-number; null when even one row would not hold. */
 	backRowNearer: (shot: Shot, fNumberExact: number) => ({

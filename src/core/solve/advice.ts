@@ -1,4 +1,5 @@
 import type { Lens, Shot } from '../format/shot';
+import { ASSUMED, type Spreads } from '../odds/spreads';
 import { engraved } from '../optics/fNumber';
 import { movesOf, type Move, type MoveCode } from './moves';
 import { aStop, nameOfId } from './names';
@@ -44,8 +45,12 @@ type Goal = (after: Outcome) => boolean;
  *
  * @param lenses the kit; its lenses are tried from the place that keeps the framing
  */
-export function adviceFor(shot: Shot, lenses: readonly Lens[] = []): Advice[] {
-	const now = outcomeOf(shot);
+export function adviceFor(
+	shot: Shot,
+	lenses: readonly Lens[] = [],
+	spreads: Spreads = ASSUMED
+): Advice[] {
+	const now = outcomeOf(shot, spreads);
 	if (!now) return [];
 	const moves = movesOf(shot, now, lenses);
 	const isEnough = goalFor(now);
@@ -107,7 +112,7 @@ function smallest(move: Move, now: Outcome, isEnough: Goal): Advice | null {
 		const known = tried.get(size);
 		if (known) return known;
 		const shot = move.apply(size);
-		const made = { shot, after: outcomeOf(shot) };
+		const made = { shot, after: outcomeOf(shot, now.scene.spreads) };
 		tried.set(size, made);
 		return made;
 	};
@@ -188,7 +193,7 @@ function pairsFor(moves: readonly Move[], now: Outcome, isEnough: Goal): Advice[
 	const alone = moves
 		.filter(({ code }) => REPEATABLE.has(code))
 		.map((move) => {
-			const after = outcomeOf(move.apply(move.most));
+			const after = outcomeOf(move.apply(move.most), now.scene.spreads);
 			return { move, gain: after ? stopsGained(now, after) : -Infinity };
 		})
 		.filter(({ gain }) => gain > 0.1)
@@ -197,14 +202,20 @@ function pairsFor(moves: readonly Move[], now: Outcome, isEnough: Goal): Advice[
 	return alone.flatMap(({ move: first }, i) =>
 		alone.slice(i + 1).flatMap(({ move: second }) => {
 			const base = first.apply(first.most);
-			const between = outcomeOf(base);
+			const between = outcomeOf(base, now.scene.spreads);
 			const again = between && movesOf(base, between, []).find((one) => isSameMove(one, second));
 			const found = again && smallest(again, now, isEnough);
 			if (!again || !found) return [];
 			const words = `${first.words(first.most)}, and ${lowerFirst(again.words(found.size))}`;
 			const told = { code: 'pair' as const, size: 1, unit: 'none' as const, subject: undefined };
 			const effort = first.effort(first.most) + found.effort;
-			return adviceOf(found.shot, outcomeOf(found.shot), now, { ...told, words, effort }) ?? [];
+			return (
+				adviceOf(found.shot, outcomeOf(found.shot, now.scene.spreads), now, {
+					...told,
+					words,
+					effort
+				}) ?? []
+			);
 		})
 	);
 }
@@ -230,7 +241,7 @@ function giveUp(shot: Shot, now: Outcome): Advice[] {
 		for (const given of [ids, failing]) {
 			if (given.length === 0) continue;
 			const changed = softer(given, need);
-			const after = outcomeOf(changed);
+			const after = outcomeOf(changed, now.scene.spreads);
 			if (!after?.feasible) continue;
 			const names = given.map((id) => nameOfId(shot, id)).join(', ');
 			const words =

@@ -1,5 +1,4 @@
 import { oddsOf } from '../odds/odds';
-import { ASSUMED, type Spreads } from '../odds/spreads';
 import type { Candidate, Pair } from './candidates';
 import { pickFrom } from './pick';
 import type { Scene } from './scene';
@@ -19,11 +18,10 @@ const GOOD_SHARE = 0.5;
 export function choosePair(
 	scene: Scene,
 	candidates: readonly Candidate[],
-	fNumbers: readonly number[],
-	spreads: Spreads = ASSUMED
+	fNumbers: readonly number[]
 ): Pair | null {
 	return scene.shot.choices.pickBy === 'odds' && fNumbers.length > 1
-		? pickByOdds(scene, candidates, fNumbers, spreads)
+		? pickByOdds(scene, candidates, fNumbers)
 		: pickFrom(scene, candidates, fNumbers);
 }
 
@@ -34,8 +32,7 @@ export function choosePair(
 function pickByOdds(
 	scene: Scene,
 	candidates: readonly Candidate[],
-	fNumbers: readonly number[],
-	spreads: Spreads
+	fNumbers: readonly number[]
 ): Pair | null {
 	const rungs = fNumbers.flatMap((fNumber) => {
 		const pair = pickFrom(scene, candidates, [fNumber]);
@@ -46,7 +43,7 @@ function pickByOdds(
 	let bestShare = -1;
 	for (const { pair, met } of rungs) {
 		if (met < most) continue;
-		const { share } = oddsOf(scene, pair, FRAMES, SEED, spreads);
+		const { share } = oddsOf(scene, pair, FRAMES, SEED, scene.spreads);
 		if (share >= GOOD_SHARE) return pair;
 		if (share > bestShare) [best, bestShare] = [pair, share];
 	}

@@ -2,6 +2,7 @@ import type { Shot } from '../format/shot';
 import { ABOUTS, withAbout, type About } from '../scene/about';
 import type { Exposure } from '../light/exposure';
 import { CHILDREN_S, GROUP_PREFERRED_S, GROUP_S, handsFloor } from '../light/shutterFloor';
+import { ASSUMED, type Spreads } from '../odds/spreads';
 import { engraved, stopsBetween, widestFNumber } from '../optics/fNumber';
 import { exposureAt } from './light';
 import { exposureFor, failingPeople, outcomeOf, type Outcome } from './outcome';
@@ -22,7 +23,7 @@ export interface Result {
 }
 
 function resultOf(shot: Shot, now: Outcome | null): Result {
-	const outcome = outcomeOf(shot);
+	const outcome = outcomeOf(shot, now?.scene.spreads);
 	if (!outcome) {
 		return { fNumber: null, feasible: false, sharp: 0, people: 0, exposure: null, costStops: null };
 	}
@@ -44,8 +45,8 @@ export interface AboutCost {
 }
 
 /** The same arrangement as three pictures, and what each costs. */
-export function aboutCosts(shot: Shot): AboutCost[] {
-	const now = outcomeOf(shot);
+export function aboutCosts(shot: Shot, spreads: Spreads = ASSUMED): AboutCost[] {
+	const now = outcomeOf(shot, spreads);
 	return ABOUTS.map((about) => ({ about, result: resultOf(withAbout(shot, about), now) }));
 }
 
@@ -66,8 +67,8 @@ export interface SchoolResult {
 const BEST_STOPS = [2, 3] as const;
 
 /** Every school that has a number, applied to this shot. Where to focus has a table of its own. */
-export function schoolResults(shot: Shot): SchoolResult[] {
-	const now = outcomeOf(shot);
+export function schoolResults(shot: Shot, spreads: Spreads = ASSUMED): SchoolResult[] {
+	const now = outcomeOf(shot, spreads);
 	const { choices, sharpness, lens, camera } = shot;
 	const entry = (
 		question: SchoolQuestion,
@@ -149,8 +150,8 @@ export interface ShutterSchool {
 }
 
 /** The schools of the slowest shutter, each alone: hands by one rule or the other, and the customs. */
-export function shutterSchools(shot: Shot): ShutterSchool[] {
-	const outcome = outcomeOf(shot);
+export function shutterSchools(shot: Shot, spreads: Spreads = ASSUMED): ShutterSchool[] {
+	const outcome = outcomeOf(shot, spreads);
 	if (!outcome) return [];
 	const { fNumber } = outcome.pair;
 	const hands = ([1, 2] as const).flatMap((rule) => {

@@ -63,7 +63,7 @@ export function movesOf(shot: Shot, now: Outcome, lenses: readonly Lens[]): Move
 		...regrouped(shot, now),
 		...turned(shot, now),
 		...offBackdrop(shot, now),
-		...otherLenses(shot, lenses),
+		...otherLenses(shot, now, lenses),
 		...softened(shot, now),
 		...givenUp(shot, now)
 	].filter(({ most }) => most > 0);
@@ -205,9 +205,9 @@ function offBackdrop(shot: Shot, { scene }: Outcome): Move[] {
 /** Engraved f-numbers lie this near to the exact ones. */
 const A_HAIR = 1.03;
 
-function otherLenses(shot: Shot, lenses: readonly Lens[]): Move[] {
+function otherLenses(shot: Shot, now: Outcome, lenses: readonly Lens[]): Move[] {
 	const fixed = shot.choices.fNumberExact ?? Infinity;
-	return waysOf(shot, lenses)
+	return waysOf(shot, lenses, now.scene.spreads)
 		.filter(
 			({ isOutOfRoom, lens, focalMm }) =>
 				!isOutOfRoom &&

@@ -1,5 +1,6 @@
 import type { Shot } from '../format/shot';
 import { ladderOf, nearestRung, stopsBetween, widestFNumber } from '../optics/fNumber';
+import { ASSUMED, type Spreads } from '../odds/spreads';
 import { candidatesOf, spotsOf, type Candidate, type Pair } from './candidates';
 import { choosePair } from './choose';
 import { exposureOf, lightAllows } from './light';
@@ -32,8 +33,8 @@ function pairsOf(scene: Scene): { candidates: Candidate[]; ladder: number[] } {
 }
 
 /** @returns null when there is nothing to focus on, or nothing that should be sharp is seen */
-export function outcomeOf(shot: Shot): Outcome | null {
-	const scene = lookAt(shot);
+export function outcomeOf(shot: Shot, spreads: Spreads = ASSUMED): Outcome | null {
+	const scene = lookAt(shot, spreads);
 	if (scene.targets.length === 0) return null;
 	const { candidates, ladder } = pairsOf(scene);
 	const pair = choosePair(scene, candidates, ladder);

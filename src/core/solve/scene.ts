@@ -1,5 +1,6 @@
 import { sightPeople, type Sighting } from '../anatomy/sight';
 import type { Landmark, Shot, Thing } from '../format/shot';
+import { ASSUMED, type Spreads } from '../odds/spreads';
 import type { Optic } from '../optics/focus';
 import { rowsOf, type Row } from '../scene/rows';
 import {
@@ -43,16 +44,19 @@ export interface Scene {
 	readonly targets: readonly Target[];
 	/** Everybody who counts for rows, nearest row first. */
 	readonly rows: readonly Row[];
+	/** How much hands and people spread; matters only where the pick is by odds. */
+	readonly spreads: Spreads;
 }
 
 /** Looks at a shot through its camera. */
-export function lookAt(shot: Shot): Scene {
+export function lookAt(shot: Shot, spreads: Spreads = ASSUMED): Scene {
 	const { body, lens, camera } = shot;
 	const pose = cameraPose(camera, body.sensor);
 	const sightings = sightPeople(pose, shot.people, shot.things);
 	const things = shot.things.map((thing) => seeThing(pose, thing));
 	return {
 		shot,
+		spreads,
 		pose,
 		optic: { focalMm: camera.focalMm, fieldBend: lens.fieldBend },
 		toleranceMm: toleranceMm(shot.sharpness, body.sensor),

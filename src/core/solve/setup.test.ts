@@ -6,6 +6,7 @@ import { ahead, person, planOf, shotOf, thing } from '$tests/support/shots';
 import type { Lens, Shot } from '../format/shot';
 import { closedUp } from '../scene/regroup';
 import { groundDistanceM, pivotOf, sameFraming } from '../scene/standpoint';
+import { ASSUMED, type Spreads } from '../odds/spreads';
 import { adviceFor } from './advice';
 import { aboutCosts, schoolResults, shutterSchools } from './comparisons';
 import { outcomeOf } from './outcome';
@@ -52,6 +53,23 @@ describe('advice', () => {
 			}
 		}
 	);
+
+	it('keeps its promise with other hands than the assumed, picked by odds', () => {
+		const spreads: Spreads = { ...ASSUMED, handheldMm: 40, shake: 1.5 };
+		const byOdds: Shot = { ...rows(), choices: { safetyStops: 0, shutterRule: 1, pickBy: 'odds' } };
+		const all = adviceFor(byOdds, kit, spreads);
+		expect(all.length).toBeGreaterThan(0);
+		for (const advice of all) {
+			expect(solve(advice.shot, spreads).plan.fNumberExact).toBe(advice.fNumberExact);
+		}
+		// the hands matter: others would have promised something else
+		expect(adviceFor(byOdds, kit).map(({ fNumberExact }) => fNumberExact)).not.toEqual(
+			all.map(({ fNumberExact }) => fNumberExact)
+		);
+		for (const way of waysOf(byOdds, kit, spreads)) {
+			expect(solve(way.shot, spreads).plan.fNumberExact).toBe(way.fNumber);
+		}
+	});
 
 	it('a turned head that fails is asked to turn by the smallest step that holds both eyes', () => {
 		expect(outcomeOf(turned)?.feasible).toBe(false);

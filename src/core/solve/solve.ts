@@ -57,12 +57,12 @@ export const ASKS_FOR_NOTHING =
  * @param spreads matter only where the pick is by odds
  */
 export function solve(shot: Shot, spreads: Spreads = ASSUMED): Solution {
-	const scene = lookAt(shot);
+	const scene = lookAt(shot, spreads);
 	const ladder = ladderOf(shot.lens, shot.camera.focalMm);
 	const { within, tooClose } = spotsOf(scene);
 	const candidates = candidatesOf(scene, within);
 
-	const pick = choosePair(scene, candidates, ladder, spreads);
+	const pick = choosePair(scene, candidates, ladder);
 	const fixed = shot.choices.fNumberExact;
 	const pair =
 		fixed === undefined

@@ -1,5 +1,6 @@
 import type { Camera, Lens, Shot } from '../format/shot';
 import type { Exposure } from '../light/exposure';
+import { ASSUMED, type Spreads } from '../odds/spreads';
 import { widestFNumber } from '../optics/fNumber';
 import { nosePerspective, STRONG_FROM } from '../optics/perspective';
 import { backgroundWidthM } from '../scene/edges';
@@ -54,10 +55,12 @@ export function focalsOf({ focalMm: [short, long] }: Lens, inUseMm: number): num
 }
 
 /** Every way to take the shot with lenses of the kit, as it is framed now. */
-export function waysOf(shot: Shot, lenses: readonly Lens[]): Way[] {
-	const now = outcomeOf(shot);
+export function waysOf(shot: Shot, lenses: readonly Lens[], spreads: Spreads = ASSUMED): Way[] {
+	const now = outcomeOf(shot, spreads);
 	const ways = lenses.flatMap((lens) =>
-		focalsOf(lens, shot.camera.focalMm).flatMap((focalMm) => wayOf(shot, lens, focalMm, now) ?? [])
+		focalsOf(lens, shot.camera.focalMm).flatMap(
+			(focalMm) => wayOf({ shot, now, spreads }, lens, focalMm) ?? []
+		)
 	);
 	return named(ways);
 }
@@ -69,7 +72,14 @@ function shotWith(shot: Shot, lens: Lens, camera: Camera): Shot {
 	return { ...shot, lens, camera, choices };
 }
 
-function wayOf(shot: Shot, lens: Lens, focalMm: number, now: Outcome | null): Way | null {
+/** What the ways are ways for: the shot, and what comes of it now. */
+interface Asked {
+	readonly shot: Shot;
+	readonly now: Outcome | null;
+	readonly spreads: Spreads;
+}
+
+function wayOf({ shot, now, spreads }: Asked, lens: Lens, focalMm: number): Way | null {
 	const isSame = lens.name === shot.lens.name && focalMm === shot.camera.focalMm;
 	const camera = isSame ? shot.camera : sameFraming(shot, focalMm);
 	if (!camera) return null;
@@ -77,7 +87,7 @@ function wayOf(shot: Shot, lens: Lens, focalMm: number, now: Outcome | null): Wa
 	const backM = groundDistanceM(camera, pivot) - groundDistanceM(shot.camera, pivot);
 	const clearM = shot.place?.clearBehindCameraM ?? Infinity;
 	const changed = shotWith(shot, lens, camera);
-	const outcome = outcomeOf(changed);
+	const outcome = outcomeOf(changed, spreads);
 	const base = {
 		lens,
 		focalMm,

@@ -3,6 +3,7 @@ import { objectOf } from '$core/scene/about';
 import { following } from '$core/scene/standpoint';
 import { aboutCosts } from '$core/solve/comparisons';
 import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+import type { Spreads } from '$core/odds/spreads';
 import type { Kit } from '../kit/kit.svelte';
 import { OddsView } from './odds/odds.svelte';
 import type { Session } from '../shared/session.svelte';
@@ -43,7 +44,7 @@ export class PlanView {
 	/** What the odds are asked for: another object for another shot or other hands. */
 	readonly oddsQuestion = $derived.by(() => ({
 		shot: this.shot,
-		spreads: this.kit.contents.spreads
+		spreads: this.spreads
 	}));
 	/** The odds at every rung, as far as they are known. */
 	readonly oddsTable = $derived.by(() => this.#odds.to(this.oddsQuestion));
@@ -57,7 +58,9 @@ export class PlanView {
 	readonly #shown = $derived.by(() => this.#solvePeek());
 
 	/** What the other pictures of an arrangement with an object come to; empty without one. */
-	readonly aboutCosts = $derived.by(() => (objectOf(this.shot) ? aboutCosts(this.shot) : []));
+	readonly aboutCosts = $derived.by(() =>
+		objectOf(this.shot) ? aboutCosts(this.shot, this.spreads) : []
+	);
 
 	get shot(): Shot {
 		const { shot } = this.#session;
@@ -114,6 +117,11 @@ export class PlanView {
 		return this.kit.lensesFor(this.shot.body.name);
 	}
 
+	/** How much one's own hands and focusing spread. */
+	get spreads(): Spreads {
+		return this.kit.contents.spreads;
+	}
+
 	/** Changes the shot. Kept aimed, the camera follows whoever moves. */
 	change(shot: Shot, gesture?: string): void {
 		const isAnyoneElsewhere = shot.people !== this.shot.people && shot.camera === this.shot.camera;
@@ -128,7 +136,7 @@ export class PlanView {
 
 	#solve(): Solution | null {
 		const { shot } = this.#session;
-		return shot && asksForSomething(shot) ? solve(shot, this.kit.contents.spreads) : null;
+		return shot && asksForSomething(shot) ? solve(shot, this.spreads) : null;
 	}
 
 	#solvePeek(): Solution | null {
@@ -138,6 +146,6 @@ export class PlanView {
 			return solution;
 		}
 		const { shot } = solution.scene;
-		return solve({ ...shot, choices: { ...shot.choices, fNumberExact } });
+		return solve({ ...shot, choices: { ...shot.choices, fNumberExact } }, this.spreads);
 	}
 }

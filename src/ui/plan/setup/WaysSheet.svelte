@@ -15,9 +15,9 @@
 
 	const shot = $derived(plan.shot);
 	const units = $derived(settings.units);
-	const question = $derived({ shot, lenses: plan.lenses });
-	const answer = new Answer(({ shot, lenses }: typeof question) =>
-		setupService().ways(shot, lenses)
+	const question = $derived({ shot, lenses: plan.lenses, spreads: plan.spreads });
+	const answer = new Answer(({ shot, lenses, spreads }: typeof question) =>
+		setupService().ways(shot, lenses, spreads)
 	);
 	$effect(() => answer.ask(question));
 	const ways = $derived(answer.to(question));

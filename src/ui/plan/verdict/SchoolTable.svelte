@@ -20,8 +20,8 @@
 
 	const shot = $derived(plan.shot);
 	const units = $derived(settings.units);
-	const results = $derived(schoolResults(shot));
-	const shutters = $derived(shutterSchools(shot));
+	const results = $derived(schoolResults(shot, plan.spreads));
+	const shutters = $derived(shutterSchools(shot, plan.spreads));
 	const ways = $derived(
 		solution.pair ? techniqueOf(solution.scene, solution.pair, solution.plan.free).ways : []
 	);

@@ -9,9 +9,9 @@
 	let { plan, most }: { plan: PlanView; most: number } = $props();
 
 	const shot = $derived(plan.shot);
-	const question = $derived({ shot, lenses: plan.lenses });
-	const answer = new Answer(({ shot, lenses }: typeof question) =>
-		setupService().advice(shot, lenses)
+	const question = $derived({ shot, lenses: plan.lenses, spreads: plan.spreads });
+	const answer = new Answer(({ shot, lenses, spreads }: typeof question) =>
+		setupService().advice(shot, lenses, spreads)
 	);
 	const isAsked = $derived(shot.people.length + shot.things.length > 0);
 	/** Asked when the shot has come to rest for as long. */
