@@ -1,31 +1,43 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import { z } from 'zod';
+import { JOB_SHAPE, SLOT_SHAPE } from '$core/format/job';
 import { SpreadsSchema } from '$core/format/odds';
 import { BodySchema, LensSchema, ShotSchema } from '$core/format/shot';
 import { BODIES, LENSES } from './kit';
+import { withDays, type JobOf2, type ShotOf2 } from './upgrade';
 
 /** What the browser's database holds, and how it came to be so. */
 
 export const JobSchema = z.strictObject({
 	id: z.string(),
-	title: z.string(),
+	...JOB_SHAPE,
 	createdAt: z.number(),
 	/** Made from the sample day. */
-	isSample: z.boolean()
+	isSample: z.boolean(),
+	/** Counts every change. */
+	revision: z.number()
+});
+
+/** A shot's place in its day, apart from the shot itself, so that neither's changes meet the other's. */
+export const SlotSchema = z.strictObject({
+	jobId: z.string(),
+	...SLOT_SHAPE,
+	/** Order among shots that start at the same time. */
+	position: z.number(),
+	/** Taken out by the user; kept so that it can come back. */
+	isRemoved: z.boolean(),
+	/** Counts every change. */
+	revision: z.number()
 });
 
 export const ShotRecordSchema = z.strictObject({
 	id: z.string(),
-	jobId: z.string(),
-	/** Order within the job. */
-	position: z.number(),
-	/** Counts every save, so that two windows notice each other. */
+	/** Counts every save of the shot, so that two windows notice each other. */
 	revision: z.number(),
 	/** Number of the present step of its history. */
 	cursor: z.number(),
-	/** Taken out by the user; kept so that it can come back. */
-	isRemoved: z.boolean(),
-	shot: ShotSchema
+	shot: ShotSchema,
+	slot: SlotSchema
 });
 
 export const StepSchema = z.strictObject({
@@ -53,7 +65,12 @@ export const KitLensSchema = z.strictObject({
 export const MySpreadsSchema = z.strictObject({ id: z.literal('mine'), spreads: SpreadsSchema });
 export type MySpreads = z.infer<typeof MySpreadsSchema>;
 
+/** A job that was erased: nothing of it but its id, so that no window brings it back. */
+export const ErasedSchema = z.strictObject({ id: z.string() });
+
 export type Job = z.infer<typeof JobSchema>;
+export type Slot = z.infer<typeof SlotSchema>;
+export type Erased = z.infer<typeof ErasedSchema>;
 export type ShotRecord = z.infer<typeof ShotRecordSchema>;
 export type StepRecord = z.infer<typeof StepSchema>;
 export type KitBody = z.infer<typeof KitBodySchema>;
@@ -77,6 +94,7 @@ export class Database extends Dexie {
 	readonly bodies!: EntityTable<KitBody, 'id'>;
 	readonly lenses!: EntityTable<KitLens, 'id'>;
 	readonly spreads!: EntityTable<MySpreads, 'id'>;
+	readonly erased!: EntityTable<Erased, 'id'>;
 
 	constructor(name: string) {
 		super(name);
@@ -87,6 +105,19 @@ export class Database extends Dexie {
 			.upgrade(async (transaction) => {
 				await transaction.table('bodies').bulkAdd(presetBodies());
 				await transaction.table('lenses').bulkAdd(presetLenses());
+			});
+		// 3: the day: dates and times, people, what was taken
+		this.version(3)
+			.stores({ shots: 'id, slot.jobId', erased: 'id' })
+			.upgrade(async (transaction) => {
+				const jobs = transaction.table<JobOf2 | Job>('jobs');
+				const shots = transaction.table<ShotOf2 | ShotRecord>('shots');
+				const { jobsOf3, shotsOf3 } = withDays(
+					(await jobs.toArray()) as JobOf2[],
+					(await shots.toArray()) as ShotOf2[]
+				);
+				await jobs.bulkPut(jobsOf3);
+				await shots.bulkPut(shotsOf3);
 			});
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());

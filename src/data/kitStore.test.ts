@@ -1,4 +1,3 @@
-import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { BodySchema, LensSchema } from '$core/format/shot';
 import { shotOf } from '$tests/support/shots';
@@ -55,27 +54,5 @@ describe('the kit', () => {
 		const bad = { ...LENSES.wide24, focalMm: [70, 24] as [number, number] };
 		await expect(kit.put({ id: 'bad', position: 0, onlyOn: null, lens: bad })).rejects.toThrow();
 		expect(await kit.read()).toEqual(PRESET_KIT);
-	});
-
-	it('comes to a database of the first version, whose shots stay', async () => {
-		const name = `kit ${number++}`;
-		const old = new Dexie(name);
-		old.version(1).stores({ jobs: 'id', shots: 'id, jobId', steps: '[shotId+step], shotId' });
-		const record = {
-			id: 'a',
-			jobId: 'job',
-			position: 1,
-			revision: 1,
-			cursor: 0,
-			isRemoved: false,
-			shot: shotOf()
-		};
-		await old.table('shots').add(record);
-		await old.table('jobs').add({ id: 'job', title: 'A job', createdAt: 1, isSample: false });
-		old.close();
-		const store = newStore(name);
-		expect(await store.kit.read()).toEqual(PRESET_KIT);
-		const { shots, jobs, setAside } = await store.read();
-		expect([shots, jobs.length, setAside]).toEqual([[record], 1, []]);
 	});
 });

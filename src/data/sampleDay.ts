@@ -1,288 +1,73 @@
-import type { Body, Lens, Person, Shot, Thing } from '$core/format/shot';
-import { BODIES, LENSES } from './kit';
+import type { Guest } from '$core/format/job';
 import type { Job, ShotRecord } from './database';
+import { CROWD } from './sampleGroups';
+import { SAMPLE_SHOTS, shotOf } from './sampleShots';
 
-/** An invented wedding at an old rope works on a harbour, in late September. Nobody in it is real. */
+/** The sample day as a job: its date, its places, its people, and who of them wears glasses. */
 
-interface Sketch {
-	readonly title: string;
-	readonly notes?: string;
-	readonly body?: Body;
-	readonly lens: Lens;
-	readonly focalMm: number;
-	readonly camera?: Partial<Shot['camera']>;
-	readonly people: readonly Person[];
-	readonly things?: readonly Thing[];
-	readonly light?: Shot['light'];
-	readonly safetyStops?: number;
-}
+const DATE = '2026-09-26';
 
-function shotOf(sketch: Sketch): Shot {
-	const { title, notes = '', body = BODIES.fullFrame24, lens, focalMm, people, light } = sketch;
-	return {
-		format: 'focalis-shot',
-		version: 1,
-		title,
-		notes,
-		body,
-		lens,
-		camera: {
-			position: { x: 0, y: 1.6, z: 0 },
-			panDeg: 0,
-			tiltDeg: 0,
-			orientation: 'landscape',
-			support: 'handheld',
-			...sketch.camera,
-			focalMm
-		},
-		people: [...people],
-		things: [...(sketch.things ?? [])],
-		sharpness: { standard: 'screen' },
-		...(light ? { light } : {}),
-		choices: {
-			safetyStops: sketch.safetyStops ?? (people.length > 2 ? 1 : 1 / 3),
-			shutterRule: 1,
-			pickBy: 'widest'
-		}
-	};
-}
+/** On the list, and in no shot yet. */
+const LATECOMERS = ['Wojtek', 'Solveig'];
+const GLASSES: ReadonlySet<string> = new Set(['Keiko', 'Radu', 'Halina', 'Jonas', 'Solveig']);
+const NOTES: Readonly<Record<string, string>> = {
+	Halina: 'Cannot stand for long.',
+	Wojtek: 'Comes with the late ferry.'
+};
 
-type Place = readonly [x: number, y: number, z: number];
-
-const at = ([x, y, z]: Place) => ({ x, y, z });
-
-function person(name: string, place: Place, more: Partial<Person> = {}): Person {
-	return {
-		id: name
-			.toLowerCase()
-			.normalize('NFKD')
-			.replace(/[^a-z]/g, ''),
-		name,
-		build: 'adult',
-		eyeMidpoint: at(place),
-		turnDeg: 0,
-		nodDeg: 0,
-		leanDeg: 0,
-		need: 'sharp',
-		keep: 'both-eyes',
-		motion: 'still',
-		...more
-	};
-}
-
-function thing(
-	label: string,
-	place: Place,
-	[widthM, heightM]: readonly [number, number],
-	detailMm: number,
-	intent: Thing['intent'],
-	look: Thing['look']
-): Thing {
-	const id = label.replaceAll(' ', '-');
-	return { id, label, position: at(place), widthM, heightM, detailMm, intent, look };
-}
-
-const FAMILIES = [
-	['Aino', 'Yusuf', 'Marta', 'Emre', 'Keiko'],
-	['Zofia', 'Oisín', 'Ilinca', 'Tomás', 'Ifeoma', 'Anders'],
-	['Radu', 'Noor', 'Chiara', 'Mihai']
-] as const;
-
-/** Rows on the stone steps; nobody stands quite where they should. */
-function families(): Person[] {
-	return FAMILIES.flatMap((names, row) =>
-		names.map((name, i) => {
-			const aside = (i - (names.length - 1) / 2) * 0.62;
-			const stray = ((i * 7 + row * 3) % 5) - 2;
-			const place: Place = [
-				aside,
-				1.15 + row * 0.3 + 0.02 * (((i * 3 + row) % 4) - 1.5),
-				6 + row * 0.8 + 0.03 * stray
-			];
-			return person(name, place, {
-				row: row + 1,
-				turnDeg: Math.round(-aside * 8),
-				...(name === 'Ilinca' || name === 'Tomás' ? { need: 'key' } : {})
-			});
-		})
-	);
-}
-
-const CROWD = [
-	'Aino',
-	'Yusuf',
-	'Marta',
-	'Emre',
-	'Keiko',
-	'Priya',
-	'Sione',
-	'Zofia',
-	'Oisín',
-	'Ilinca',
-	'Tomás',
-	'Ifeoma',
-	'Anders',
-	'Leila',
-	'Radu',
-	'Noor',
-	'Chiara',
-	'Mihai',
-	'Dafydd',
-	'Mirela',
-	'Jonas',
-	'Amina',
-	'Petra',
-	'Kofi',
-	'Sanna',
-	'Rui',
-	'Halina',
-	'Teo'
-] as const;
-
-function crowd(): Person[] {
-	return CROWD.map((name, i) => {
-		const row = Math.floor(i / 7);
-		const aside = ((i % 7) - 3) * 0.8 + (row % 2) * 0.35;
-		const place: Place = [aside, 1.6 - 0.03 * (i % 4), 7.5 + row * 1 + 0.12 * ((i * 5) % 3)];
-		return person(name, place, { row: row + 1, nodDeg: -20 });
+/** Everybody of the day: first those of the crowd, then who is in other shots, then the latecomers. */
+function guests(): Guest[] {
+	const placed = SAMPLE_SHOTS.flatMap(({ people }) => people);
+	const names = [...new Set([...CROWD, ...placed.map(({ name }) => name), ...LATECOMERS])];
+	return names.map((name, i) => {
+		const { build = 'adult' } =
+			placed.find((one) => one.name === name && one.build !== 'adult') ?? {};
+		const eyeHeightM = {
+			adult: 1.54 + 0.03 * (i % 6),
+			child: 0.98,
+			infant: 0.7,
+			cat: 0.25,
+			dog: 0.55
+		};
+		return {
+			id: `guest-${i + 1}`,
+			name,
+			build,
+			eyeHeightM: Number(eyeHeightM[build].toFixed(2)),
+			glasses: GLASSES.has(name),
+			note: NOTES[name] ?? ''
+		};
 	});
 }
 
-const SHOTS: readonly Sketch[] = [
-	{
-		title: 'The couple under the arcade',
-		light: { mode: 'ambient', ev100: 6 },
-		notes: 'After the speeches, when the lanterns are lit.',
-		lens: LENSES.portrait85,
-		focalMm: 85,
-		people: [
-			person('Ilinca', [-0.17, 1.58, 3.2], { need: 'key', turnDeg: 22, keep: 'near-eye' }),
-			person('Tomás', [0.16, 1.7, 3.27], { need: 'key', turnDeg: -25, keep: 'near-eye' })
-		],
-		things: [thing('lantern string', [0, 2, 9], [4, 0.4], 20, 'dissolved', 'lights')]
-	},
-	{
-		title: 'Two families on the steps',
-		light: { mode: 'ambient', ev100: 12 },
-		notes: 'Front row sits, the others stand. Count heads before the first frame.',
-		lens: LENSES.zoom2470,
-		focalMm: 50,
-		people: families(),
-		things: [
-			thing('lanterns', [0, 2.9, 12], [5, 0.4], 7, 'recognisable', 'lights'),
-			thing('old sign', [1.9, 2.6, 10], [1.2, 0.6], 60, 'readable', 'bars')
-		]
-	},
-	{
-		title: 'Rings, walking in',
-		light: { mode: 'ambient', ev100: 7 },
-		lens: LENSES.zoom70200,
-		focalMm: 135,
-		camera: { support: 'monopod', orientation: 'portrait' },
-		people: [
-			person('Ilinca', [-0.28, 1.58, 6.8], { need: 'key', motion: 'walking' }),
-			person('Tomás', [0.26, 1.7, 6.85], { need: 'key', motion: 'walking' })
-		],
-		things: [thing('brick wall', [0, 1.5, 14], [8, 5], 25, 'dissolved', 'bars')]
-	},
-	{
-		title: 'The bandleader and the trumpet',
-		light: { mode: 'ambient', ev100: 8 },
-		notes: 'Three pictures in one: the face, the trumpet, both.',
-		lens: LENSES.normal50,
-		focalMm: 50,
-		people: [person('Sione', [0.12, 1.7, 1.9], { need: 'key', turnDeg: 12 })],
-		things: [
-			thing('trumpet', [-0.16, 1.5, 1.3], [0.13, 0.13], 8, 'recognisable', 'object'),
-			thing('bandstand', [0.4, 1.7, 6], [3, 2.4], 35, 'dissolved', 'bars')
-		]
-	},
-	{
-		title: 'The toast, seen through glasses',
-		light: { mode: 'ambient', ev100: 6 },
-		lens: LENSES.portrait85,
-		focalMm: 85,
-		camera: { position: { x: 0, y: 1.25, z: 0 } },
-		people: [
-			person('Leila', [0.1, 1.24, 2.6], { need: 'key', turnDeg: -15, keep: 'near-eye' }),
-			person('Anders', [-0.42, 1.28, 3.1], { need: 'soft' })
-		],
-		things: [thing('glasses', [-0.08, 1.13, 1.0], [0.3, 0.1], 12, 'dissolved', 'lights')]
-	},
-	{
-		title: 'A profile at the window',
-		light: { mode: 'ambient', ev100: 9 },
-		lens: LENSES.portrait85Fast,
-		focalMm: 85,
-		camera: { orientation: 'portrait' },
-		people: [person('Ifeoma', [0.02, 1.6, 2.1], { need: 'key', turnDeg: 70, keep: 'near-eye' })],
-		things: [thing('window', [0.8, 1.7, 2.9], [1, 1.6], 20, 'recognisable', 'window')]
-	},
-	{
-		title: 'An elder before black cloth',
-		lens: LENSES.portrait85,
-		focalMm: 85,
-		camera: { position: { x: 0, y: 1.3, z: 0 }, support: 'tripod' },
-		people: [
-			person('Halina', [0, 1.3, 1.8], { need: 'key', turnDeg: 30, nodDeg: 5, keep: 'face' })
-		],
-		things: [thing('black cloth', [0, 1.3, 3.4], [3, 3], 2, 'dissolved', 'wall')],
-		light: { mode: 'flash', guideNumberM: 36, distanceM: 1.6, ambientEv100: 5 }
-	},
-	{
-		title: 'The ring bearer and the terrier',
-		light: { mode: 'ambient', ev100: 12 },
-		lens: LENSES.wide35,
-		focalMm: 35,
-		camera: { position: { x: 0, y: 0.8, z: 0 }, support: 'kneeling' },
-		people: [
-			person('Teo', [-0.12, 0.98, 1.7], { need: 'key', build: 'child', motion: 'restless' }),
-			person('Biscuit', [0.22, 0.55, 1.6], { build: 'dog', motion: 'restless', keep: 'near-eye' })
-		],
-		things: [thing('coiled ropes', [0.3, 0.6, 4.5], [2.5, 1.2], 12, 'recognisable', 'bars')]
-	},
-	{
-		title: 'Everyone, from the balcony',
-		light: { mode: 'ambient', ev100: 13 },
-		lens: LENSES.zoom2470,
-		focalMm: 45,
-		camera: { position: { x: 0, y: 5, z: 0 }, tiltDeg: -21, support: 'braced' },
-		people: crowd()
-	},
-	{
-		title: 'The two, wide on the quay',
-		light: { mode: 'ambient', ev100: 14 },
-		lens: LENSES.wide24,
-		focalMm: 24,
-		people: [
-			person('Ilinca', [-0.3, 1.58, 5.2], { need: 'key', turnDeg: 10 }),
-			person('Tomás', [0.3, 1.7, 5.25], { need: 'key', turnDeg: -10 })
-		],
-		things: [thing('moored boats', [-4, 3, 30], [12, 6], 250, 'readable', 'bars')]
-	}
-];
-
 /** The sample day as a new job: every id is fresh, so it never meets anything of the user's. */
 export function sampleDay(now: number): { job: Job; shots: ShotRecord[] } {
-	const job = {
+	const job: Job = {
 		id: crypto.randomUUID(),
 		title: 'Rope works wedding',
+		date: DATE,
+		place: 'The old rope works on the harbour',
+		notes: 'Late September: the sun is low from five, and gone by half past six.',
+		people: guests(),
 		createdAt: now,
-		isSample: true
+		isSample: true,
+		revision: 0
 	};
-	const shots = SHOTS.map((sketch, position) => ({
+	const shots = SAMPLE_SHOTS.map((sketch, position) => ({
 		id: crypto.randomUUID(),
-		jobId: job.id,
-		position,
 		revision: 0,
 		cursor: 0,
-		isRemoved: false,
-		shot: shotOf(sketch)
+		shot: shotOf(sketch),
+		slot: {
+			jobId: job.id,
+			startsAt: `${DATE}T${sketch.at}`,
+			minutes: sketch.minutes,
+			status: 'planned' as const,
+			place: sketch.where,
+			position,
+			isRemoved: false,
+			revision: 0
+		}
 	}));
 	return { job, shots };
-}
-
-/** A shot to start from: a 50 mm lens at eye height and nobody there yet. */
-export function blankShot(title: string): Shot {
-	return shotOf({ title, lens: LENSES.normal50, focalMm: 50, people: [], safetyStops: 1 / 3 });
 }

@@ -2,19 +2,37 @@ import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
 import { present, record, startHistory, undo } from './history';
-import type { Job, ShotRecord } from './database';
+import type { Job, ShotRecord, Slot } from './database';
 import { Store, troubleOf, type Contents } from './store';
 
-const JOB: Job = { id: 'job', title: 'A wedding', createdAt: 1, isSample: false };
+const JOB: Job = {
+	id: 'job',
+	title: 'A wedding',
+	date: '2026-09-26',
+	place: '',
+	notes: '',
+	people: [],
+	createdAt: 1,
+	isSample: false,
+	revision: 0
+};
+const SLOT: Slot = {
+	jobId: 'job',
+	startsAt: '2026-09-26T10:00',
+	minutes: 15,
+	status: 'planned',
+	place: '',
+	position: 1,
+	isRemoved: false,
+	revision: 0
+};
 const named = (title: string) => ({ ...shotOf(), title });
 const fresh = (id: string, more: Partial<ShotRecord> = {}): ShotRecord => ({
 	id,
-	jobId: 'job',
-	position: 1,
 	revision: 0,
 	cursor: 0,
-	isRemoved: false,
 	shot: named(id),
+	slot: SLOT,
 	...more
 });
 
@@ -34,10 +52,14 @@ const saved = async (store: Store, id = 'a') =>
 describe('keeping shots', () => {
 	it('gives back jobs and shots in their order', async () => {
 		const { store } = newStore();
-		await store.addJob(JOB, [fresh('b', { position: 2 }), fresh('a', { position: 1 })]);
+		await store.addJob(JOB, [
+			fresh('c', { slot: { ...SLOT, startsAt: '2026-09-26T09:00' } }),
+			fresh('b', { slot: { ...SLOT, position: 2 } }),
+			fresh('a')
+		]);
 		const { jobs, shots, setAside } = await store.read();
 		expect(jobs).toEqual([JOB]);
-		expect(shots.map(({ id }) => id)).toEqual(['a', 'b']);
+		expect(shots.map(({ id }) => id)).toEqual(['c', 'a', 'b']);
 		expect(setAside).toEqual([]);
 	});
 

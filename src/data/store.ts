@@ -7,7 +7,8 @@ import {
 	ShotRecordSchema,
 	StepSchema,
 	type Job,
-	type ShotRecord
+	type ShotRecord,
+	type Slot
 } from './database';
 import type { History, Step } from './history';
 import { KitStore } from './kitStore';
@@ -25,6 +26,8 @@ export interface Contents {
 	readonly jobs: readonly Job[];
 	readonly shots: readonly ShotRecord[];
 	readonly setAside: readonly SetAside[];
+	/** Ids of jobs that were erased from this device. */
+	readonly erased: ReadonlySet<string>;
 }
 
 /** Why the browser does not keep the work. */
@@ -39,11 +42,25 @@ export type SaveResult =
 	| { readonly outcome: 'saved'; readonly revision: number }
 	| ({ readonly outcome: 'conflict' } & Conflict);
 
+/** A change of a shot's place in its day: of these keys only. */
+export interface SlotChange {
+	readonly shotId: string;
+	readonly change: Partial<Slot>;
+}
+
+export interface ErasedCounts {
+	readonly shots: number;
+	/** Steps of their histories. */
+	readonly steps: number;
+	/** People of the day. */
+	readonly people: number;
+}
+
 /** The store of one browser. Every method may reject; `troubleOf` says why in our terms. */
 export class Store {
 	readonly #db: Database;
 	readonly kit: KitStore;
-	/** What validated before: every save has a revision of its own, so the same one is the same shot. */
+	/** What validated before need not be validated again. */
 	#known: ReadonlyMap<string, ShotRecord> = new Map();
 
 	constructor(name = 'focalis') {
@@ -53,7 +70,12 @@ export class Store {
 
 	/** Everything kept, validated. What does not validate is set aside, not touched. */
 	async read(): Promise<Contents> {
-		const [jobs, shots] = await Promise.all([this.#db.jobs.toArray(), this.#db.shots.toArray()]);
+		const { jobs: jobTable, shots: shotTable, erased: erasedTable } = this.#db;
+		const [jobs, shots, erased] = await Promise.all([
+			jobTable.toArray(),
+			shotTable.toArray(),
+			erasedTable.toArray()
+		]);
 		const setAside: SetAside[] = [];
 		const valid = <T>(schema: z.ZodType<T>, raw: { readonly id: string }): T[] => {
 			const result = schema.safeParse(raw);
@@ -63,13 +85,14 @@ export class Store {
 		};
 		const validShots = shots.flatMap((raw) => {
 			const known = this.#known.get(raw.id);
-			return known?.revision === raw.revision ? [known] : valid(ShotRecordSchema, raw);
+			return known && isSame(known, raw) ? [known] : valid(ShotRecordSchema, raw);
 		});
 		this.#known = new Map(validShots.map((one) => [one.id, one]));
 		return {
 			jobs: jobs.flatMap((raw) => valid(JobSchema, raw)).sort((a, b) => a.createdAt - b.createdAt),
-			shots: validShots.sort((a, b) => a.position - b.position),
-			setAside
+			shots: validShots.sort(inOrder),
+			setAside,
+			erased: new Set(erased.map(({ id }) => id))
 		};
 	}
 
@@ -124,15 +147,21 @@ export class Store {
 		changedFrom: number,
 		job: Job | null
 	): Promise<SaveResult> {
-		const { jobs, shots, steps } = this.#db;
-		return this.#db.transaction('rw', jobs, shots, steps, async () => {
-			if (job && !(await jobs.get(job.id))) await jobs.add(job);
+		const { jobs, shots, steps, erased } = this.#db;
+		return this.#db.transaction('rw', jobs, shots, steps, erased, async () => {
 			const stored = await shots.get(record.id);
 			if (stored ? stored.revision !== record.revision : record.revision > 0) {
 				return { outcome: 'conflict', theirs: stored ?? null } as const;
 			}
+			if (job && !(await jobs.get(job.id))) {
+				// kept by the user although it was erased elsewhere
+				await erased.delete(job.id);
+				await jobs.add(job);
+			}
 			const revision = record.revision + 1;
-			await shots.put({ ...record, revision, cursor: history.cursor });
+			// its place in the day is changed by `changeSlots` alone
+			const slot = stored?.slot ?? record.slot;
+			await shots.put({ ...record, slot, revision, cursor: history.cursor });
 			const last = history.first + history.steps.length - 1;
 			const key = (step: number) => [record.id, step];
 			await steps
@@ -166,10 +195,54 @@ export class Store {
 		});
 	}
 
+	/** Changes what is said of a job. Nothing happens if it is gone. */
+	async changeJob(id: string, change: Partial<Job>): Promise<void> {
+		const { jobs } = this.#db;
+		await this.#db.transaction('rw', jobs, async () => {
+			const job = await jobs.get(id);
+			if (job) await jobs.put({ ...job, ...change, revision: job.revision + 1 });
+		});
+	}
+
+	/** Changes shots' places in their days. Those that are gone are passed over. */
+	async changeSlots(changes: readonly SlotChange[]): Promise<void> {
+		const { shots } = this.#db;
+		await this.#db.transaction('rw', shots, async () => {
+			for (const { shotId, change } of changes) {
+				const record = await shots.get(shotId);
+				if (!record) continue;
+				const slot = { ...record.slot, ...change, revision: record.slot.revision + 1 };
+				await shots.put({ ...record, slot });
+			}
+		});
+	}
+
+	/** Erases a job for good, with its shots and their histories; says what was erased. */
+	async eraseJob(id: string): Promise<ErasedCounts> {
+		const { jobs, shots, steps, erased } = this.#db;
+		return this.#db.transaction('rw', jobs, shots, steps, erased, async () => {
+			const job = await jobs.get(id);
+			const shotIds = await shots.where('slot.jobId').equals(id).primaryKeys();
+			const stepCount = await steps.where('shotId').anyOf(shotIds).delete();
+			await shots.bulkDelete(shotIds);
+			await jobs.delete(id);
+			await erased.put({ id });
+			return { shots: shotIds.length, steps: stepCount, people: job?.people.length ?? 0 };
+		});
+	}
+
 	close(): void {
 		this.#db.close();
 	}
 }
+
+/** In order of time. */
+export const inOrder = (a: ShotRecord, b: ShotRecord): number =>
+	a.slot.startsAt.localeCompare(b.slot.startsAt) || a.slot.position - b.slot.position;
+
+/** Every save has a revision of its own. */
+const isSame = (a: ShotRecord, b: ShotRecord): boolean =>
+	a.revision === b.revision && a.slot?.revision === b.slot?.revision;
 
 /** Tells a full store from one the browser refuses to open. */
 export function troubleOf(error: unknown): Trouble {

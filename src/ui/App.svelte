@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import type { Refusal } from '$core/format/shotFile';
 	import PlanScreen from './plan/PlanScreen.svelte';
+	import { addShot } from './shared/dayActions';
 	import { readShotFile, saveShotFile } from './shared/files';
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
@@ -52,7 +53,7 @@
 		if (!file) return;
 		const reading = await readShotFile(file);
 		refusal = reading.ok ? null : reading;
-		if (reading.ok) await session.addShot(reading.shot);
+		if (reading.ok) await addShot(session, reading.shot);
 	}
 
 	function drop(event: DragEvent) {

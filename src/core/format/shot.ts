@@ -3,7 +3,7 @@ import { list, number, oneOf, pair, point, record, text, whole } from './fields'
 
 /** The shot file, version 1: the one definition of every name, unit and bound in it. */
 
-const BUILDS = ['adult', 'child', 'infant', 'cat', 'dog'] as const;
+export const BUILDS = ['adult', 'child', 'infant', 'cat', 'dog'] as const;
 const NEEDS = ['key', 'sharp', 'soft', 'free'] as const;
 const KEEPS = ['near-eye', 'both-eyes', 'face'] as const;
 const MOTIONS = ['still', 'restless', 'walking'] as const;
@@ -14,7 +14,14 @@ export const TECHNIQUES = ['move-point', 'reframe', 'manual'] as const;
 export const LANDMARKS = ['left-eye', 'right-eye', 'nose-tip', 'chin', 'hairline'] as const;
 
 /** Bounds that more than the schema needs to know. */
-export const LIMITS = { people: 80, things: 40, title: 120, notes: 4000, positionM: 500 } as const;
+export const LIMITS = {
+	people: 80,
+	things: 40,
+	title: 120,
+	notes: 4000,
+	name: 80,
+	positionM: 500
+} as const;
 
 const Id = text('the id', 1, 80);
 
@@ -96,7 +103,7 @@ const CameraSchema = record('the camera', {
 
 const PersonSchema = record('this person', {
 	id: Id,
-	name: text('the name', 1, 80),
+	name: text('the name', 1, LIMITS.name),
 	build: oneOf('the build', BUILDS).default('adult'),
 	eyeMidpoint: point('the place of the eyes'),
 	turnDeg: number('the turn of the head', -180, 180, 'degrees').default(0),

@@ -29,7 +29,7 @@
 				{@const shot = session.shot}
 				<button class="knob" type="button" onclick={() => saveShotFile(shot)}>Save to a file</button
 				>
-				<button class="knob" type="button" onclick={() => void session.flush()}>Try again</button>
+				<button class="knob" type="button" onclick={() => void session.retry()}>Try again</button>
 			{/if}
 		</div>
 	{/if}
@@ -66,12 +66,14 @@
 			<button class="knob" type="button" onclick={onforget}>Close</button>
 		</div>
 	{/if}
-	{#if session.setAside.length > 0 && !isSetAsideSeen}
+	{#if session.library.setAside.length > 0 && !isSetAsideSeen}
 		<div class="notice" role="alert">
 			<p>
-				{session.setAside.length === 1 ? 'One record' : `${session.setAside.length} records`} in this
-				browser cannot be read ({session.setAside[0]?.problems[0]?.path}: {session.setAside[0]
-					?.problems[0]?.message}). It is left as it is, and everything else works.
+				{session.library.setAside.length === 1
+					? 'One record'
+					: `${session.library.setAside.length} records`} in this browser cannot be read ({session
+					.library.setAside[0]?.problems[0]?.path}: {session.library.setAside[0]?.problems[0]
+					?.message}). It is left as it is, and everything else works.
 			</p>
 			<button
 				class="knob"
@@ -80,7 +82,7 @@
 					saveText(
 						'set-aside.json',
 						JSON.stringify(
-							session.setAside.map(({ raw }) => raw),
+							session.library.setAside.map(({ raw }) => raw),
 							null,
 							'\t'
 						)

@@ -2,6 +2,7 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { LIMITS } from '$core/format/shot';
+	import { addShot, setRemoved } from './dayActions';
 	import { newShot } from './newShot';
 	import DeviceButtons from './DeviceButtons.svelte';
 	import { saveShotFile } from './files';
@@ -22,8 +23,10 @@
 	const shot = $derived(session.shot);
 	const shots = $derived(session.jobShots);
 	const number = $derived(shots.findIndex(({ id }) => id === session.shotId) + 1);
-	const removed = $derived(session.shots.filter(({ isRemoved }) => isRemoved));
-	const others = $derived(session.jobs.filter(({ id }) => id !== session.job?.id));
+	const removed = $derived(
+		session.library.shots.filter(({ slot }) => slot.isRemoved && slot.jobId === session.job?.id)
+	);
+	const others = $derived(session.library.jobs.filter(({ id }) => id !== session.job?.id));
 	let gesture = '';
 
 	async function then(action: Promise<void> | void) {
@@ -33,11 +36,6 @@
 
 	function rename(title: string) {
 		if (shot && title.trim() !== '') session.change({ ...shot, title }, gesture);
-	}
-
-	function openJob(jobId: string) {
-		const first = session.shots.find((one) => one.jobId === jobId && !one.isRemoved);
-		if (first) void then(session.open(first.id));
 	}
 </script>
 
@@ -79,7 +77,7 @@
 					>Save to a file</Button
 				>
 				<Button size="xs" color="light" onclick={() => then(onopenfile())}>Open a file…</Button>
-				<Button size="xs" color="light" onclick={() => then(session.addShot(newShot('New shot')))}
+				<Button size="xs" color="light" onclick={() => then(addShot(session, newShot('New shot')))}
 					>New shot</Button
 				>
 				<Button
@@ -87,14 +85,14 @@
 					color="light"
 					onclick={() =>
 						then(
-							session.addShot({ ...shot, title: `${shot.title} (copy)`.slice(0, LIMITS.title) })
+							addShot(session, { ...shot, title: `${shot.title} (copy)`.slice(0, LIMITS.title) })
 						)}
 				>
 					Duplicate
 				</Button>
 				{#if session.shotId && shots.length > 1}
 					{@const id = session.shotId}
-					<Button size="xs" color="light" onclick={() => then(session.setRemoved(id, true))}
+					<Button size="xs" color="light" onclick={() => then(setRemoved(session, id, true))}
 						>Take out</Button
 					>
 				{/if}
@@ -128,7 +126,7 @@
 				<ul>
 					{#each removed as one (one.id)}
 						<li>
-							<button type="button" onclick={() => then(session.setRemoved(one.id, false))}>
+							<button type="button" onclick={() => then(setRemoved(session, one.id, false))}>
 								Bring back “{one.shot.title}”
 							</button>
 						</li>
@@ -139,7 +137,11 @@
 				<h3>Other jobs</h3>
 				<ul>
 					{#each others as job (job.id)}
-						<li><button type="button" onclick={() => openJob(job.id)}>{job.title}</button></li>
+						<li>
+							<button type="button" onclick={() => then(session.openJob(job.id))}
+								>{job.title}</button
+							>
+						</li>
 					{/each}
 				</ul>
 			{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
+	import { addShot } from './dayActions';
 	import { newShot } from './newShot';
 	import { openSampleDay } from './sample';
 	import type { Session } from './session.svelte';
@@ -16,7 +17,8 @@
 	</p>
 	<div>
 		<Button onclick={() => openSampleDay(session)}>Open the sample day</Button>
-		<Button color="light" onclick={() => session.addShot(newShot('New shot'))}>Start a shot</Button>
+		<Button color="light" onclick={() => addShot(session, newShot('New shot'))}>Start a shot</Button
+		>
 	</div>
 	<p>Or drop a shot file on this window.</p>
 </main>

@@ -1,5 +1,5 @@
 import type { Shot } from '$core/format/shot';
-import { blankShot } from '$data/sampleDay';
+import { blankShot } from '$data/blankShot';
 import { settings } from './settings.svelte';
 
 /** A shot to start from, done one's own way. */

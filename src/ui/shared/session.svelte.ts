@@ -10,16 +10,9 @@ import {
 	undo,
 	type History
 } from '$data/history';
-import type { Job, ShotRecord } from '$data/database';
-import { newest } from '$data/newest';
-import {
-	Store,
-	troubleOf,
-	type Conflict,
-	type Contents,
-	type SetAside,
-	type Trouble
-} from '$data/store';
+import type { Job, ShotRecord, Slot } from '$data/database';
+import { Store, troubleOf, type Conflict, type Contents, type Trouble } from '$data/store';
+import { Library } from './library.svelte';
 
 /**
  * The open shot and everything around it. Memory is what the screen shows; the store follows a
@@ -32,14 +25,13 @@ const SAVE_EVERY_MS = 200;
 export class Session {
 	/** False until the store has been read, or has refused. */
 	isReady = $state(false);
-	jobs = $state.raw<readonly Job[]>([]);
-	shots = $state.raw<readonly ShotRecord[]>([]);
-	setAside = $state.raw<readonly SetAside[]>([]);
-	trouble = $state<Trouble | null>(null);
+	readonly library: Library;
 	conflict = $state.raw<Conflict | null>(null);
-	/** Something is not in the store yet. */
-	isSaving = $state(false);
+	#trouble = $state<Trouble | null>(null);
+	#isSaving = $state(false);
 
+	/** A job that is open although it has no shot. */
+	#emptyJobId = $state<string | null>(null);
 	#record = $state.raw<ShotRecord | null>(null);
 	#history = $state.raw<History | null>(null);
 	readonly #store: Store;
@@ -55,6 +47,16 @@ export class Session {
 
 	constructor(store = new Store()) {
 		this.#store = store;
+		this.library = new Library(store);
+	}
+
+	/** Why something is not kept; null while everything is. */
+	get trouble(): Trouble | null {
+		return this.#trouble ?? this.library.trouble;
+	}
+	/** Something is not in the store yet. */
+	get isSaving(): boolean {
+		return this.#isSaving || this.library.isSaving;
 	}
 
 	/** Begins to follow the store; returns how to stop. Opens a shot as soon as there is one. */
@@ -62,7 +64,7 @@ export class Session {
 		return this.#store.watch(
 			(contents) => void this.#follow(contents, preferredShotId),
 			(error) => {
-				this.trouble = troubleOf(error);
+				this.#trouble = troubleOf(error);
 				this.isReady = true;
 			}
 		);
@@ -74,13 +76,18 @@ export class Session {
 		return this.#history ? present(this.#history) : null;
 	}
 	readonly before = $derived.by(() => this.#history && previous(this.#history));
-	get job(): Job | null {
-		return this.jobs.find(({ id }) => id === this.#record?.jobId) ?? null;
-	}
-	/** The shots of the open job, in their order. */
-	get jobShots(): readonly ShotRecord[] {
-		return this.shots.filter(({ jobId, isRemoved }) => jobId === this.#record?.jobId && !isRemoved);
-	}
+	/** The place of the open shot in its day. */
+	readonly slot = $derived.by((): Slot | null => {
+		const known = this.library.shots.find(({ id }) => id === this.#record?.id);
+		return (known ?? this.#record)?.slot ?? null;
+	});
+	/** The open job: the open shot's, or one without shots. */
+	readonly job = $derived.by((): Job | null => {
+		const jobId = this.slot?.jobId ?? this.#emptyJobId;
+		return this.library.jobs.find(({ id }) => id === jobId) ?? null;
+	});
+	/** The shots of the open job, in order of time. */
+	readonly jobShots = $derived.by(() => this.library.shotsOf(this.job?.id ?? null));
 	readonly canUndo = $derived.by(() => this.#history !== null && canUndo(this.#history));
 	readonly canRedo = $derived.by(() => this.#history !== null && canRedo(this.#history));
 
@@ -107,7 +114,7 @@ export class Session {
 	/** Opens another shot, once what is unsaved of this one is saved, or parked if it cannot be. */
 	async open(shotId: string): Promise<void> {
 		if (!(await this.#leave())) return;
-		const next = this.shots.find(({ id }) => id === shotId);
+		const next = this.library.shots.find(({ id }) => id === shotId);
 		if (next) await this.#adopt(next);
 	}
 
@@ -125,50 +132,55 @@ export class Session {
 	/** Adds a job with its shots and opens the first. */
 	async addJob(job: Job, shots: readonly ShotRecord[]): Promise<void> {
 		if (!(await this.#leave())) return;
-		this.jobs = [...this.jobs, job];
-		this.shots = [...this.shots, ...shots];
+		this.library.add(job, shots);
 		try {
 			await this.#store.addJob(job, shots);
-			this.trouble = null;
+			this.#trouble = null;
 		} catch (error) {
-			this.trouble = troubleOf(error);
+			this.#trouble = troubleOf(error);
 			for (const one of shots) {
 				this.#parked.set(one.id, { record: one, history: startHistory(one.shot, one.cursor) });
 			}
 		}
-		const [first] = shots;
-		if (first) await this.#adopt(first);
+		await this.openJob(job.id);
 	}
 
-	/** Adds a shot to the open job, or to a new one, and opens it. */
-	async addShot(shot: Shot): Promise<void> {
-		const job = this.job;
-		const fresh: ShotRecord = {
-			id: crypto.randomUUID(),
-			jobId: job?.id ?? crypto.randomUUID(),
-			position: Math.max(0, ...this.jobShots.map(({ position }) => position)) + 1,
-			revision: 0,
-			cursor: 0,
-			isRemoved: false,
-			shot
-		};
-		if (!job) {
-			const today = { id: fresh.jobId, title: 'My shots', createdAt: Date.now(), isSample: false };
-			return this.addJob(today, [fresh]);
-		}
+	/** Opens a job at its first shot, or with none. */
+	async openJob(jobId: string): Promise<void> {
+		const [first] = this.library.shotsOf(jobId);
+		if (first) return this.open(first.id);
 		if (!(await this.#leave())) return;
-		this.#enter(fresh, startHistory(shot), 0);
+		this.#close();
+		this.#emptyJobId = jobId;
+	}
+
+	/** Adds a shot to the job its slot names, and opens it. */
+	async enter(fresh: ShotRecord): Promise<void> {
+		if (!(await this.#leave())) return;
+		this.#enter(fresh, startHistory(fresh.shot), 0);
 		await this.flush();
 	}
 
-	/** Takes the open shot out of its job, or puts it back. */
-	async setRemoved(shotId: string, isRemoved: boolean): Promise<void> {
-		await this.open(shotId);
-		if (this.#record?.id !== shotId || !this.#history) return;
-		this.#enter({ ...this.#record, isRemoved }, this.#history, this.#history.cursor);
-		await this.flush();
-		const [next] = this.jobShots;
-		if (isRemoved && next) await this.open(next.id);
+	/** Forgets what is unsaved of a job that is about to be erased, and opens another if there is one. */
+	async forget(jobId: string): Promise<void> {
+		for (const [id, { record: parked }] of this.#parked) {
+			if (parked.slot.jobId === jobId) this.#parked.delete(id);
+		}
+		if (this.job?.id !== jobId) return;
+		while (this.#writing) await this.#writing;
+		clearTimeout(this.#timer);
+		this.#unsavedFrom = Infinity;
+		this.conflict = null;
+		const other = this.library.jobs.find(({ id }) => id !== jobId);
+		if (other) await this.openJob(other.id);
+		else this.#close();
+	}
+
+	#close(): void {
+		this.#record = null;
+		this.#history = null;
+		this.#emptyJobId = null;
+		this.#isSaving = false;
 	}
 
 	/** Ends a conflict. Both versions stay in the history, so that undo brings the other one back. */
@@ -189,6 +201,12 @@ export class Session {
 		await this.flush();
 	}
 
+	/** Tries again to keep what the store refused. */
+	async retry(): Promise<void> {
+		await this.flush();
+		await this.library.retry();
+	}
+
 	/** Saves now what is unsaved. */
 	async flush(): Promise<void> {
 		clearTimeout(this.#timer);
@@ -203,35 +221,37 @@ export class Session {
 		const { job } = this;
 		const history = this.#history;
 		if (!this.#record || !history) return;
-		const saved = { ...this.#record, shot: present(history) };
+		const saved = { ...this.#record, shot: present(history), slot: this.slot ?? this.#record.slot };
 		const from = this.#unsavedFrom;
 		this.#unsavedFrom = Infinity;
 		try {
 			const result = await this.#store.save(saved, history, from, job);
-			this.trouble = null;
+			this.#trouble = null;
 			if (result.outcome === 'conflict') {
 				this.#unsavedFrom = Math.min(from, this.#unsavedFrom);
 				this.conflict = { theirs: result.theirs };
 			} else {
 				this.#record = { ...this.#record, revision: result.revision };
-				this.#replaceInList({ ...this.#record, cursor: history.cursor });
+				this.library.show({ ...this.#record, cursor: history.cursor });
 				await this.#saveParked();
 			}
 		} catch (error) {
 			this.#unsavedFrom = Math.min(from, this.#unsavedFrom);
-			this.trouble = troubleOf(error);
+			this.#trouble = troubleOf(error);
 		} finally {
 			this.#writing = null;
 			this.#lastWriteAt = Date.now();
-			this.isSaving = this.#unsavedFrom !== Infinity;
+			this.#isSaving = this.#unsavedFrom !== Infinity;
 		}
 	}
 
 	/** One that another window changed meanwhile stays parked: the conflict shows when it is opened. */
 	async #saveParked(): Promise<void> {
 		for (const [id, { record: parked, history }] of this.#parked) {
-			const job = this.jobs.find((one) => one.id === parked.jobId) ?? null;
-			const { outcome } = await this.#store.save(parked, history, history.first, job);
+			const job = this.library.jobs.find(({ id: own }) => own === parked.slot.jobId) ?? null;
+			const slot = this.library.shots.find((one) => one.id === id)?.slot ?? parked.slot;
+			const saved = { ...parked, slot };
+			const { outcome } = await this.#store.save(saved, history, history.first, job);
 			if (outcome === 'saved') this.#parked.delete(id);
 		}
 	}
@@ -249,15 +269,8 @@ export class Session {
 		this.#record = shown;
 		this.#history = history;
 		this.#unsavedFrom = Math.min(this.#unsavedFrom, unsavedFrom);
-		this.isSaving = true;
-		this.#replaceInList(shown);
-	}
-
-	#replaceInList(shown: ShotRecord): void {
-		const known = this.shots.some(({ id }) => id === shown.id);
-		this.shots = known
-			? this.shots.map((one) => (one.id === shown.id ? shown : one))
-			: [...this.shots, shown];
+		this.#isSaving = true;
+		this.library.show(shown);
 	}
 
 	/** Opens a record as the store holds it, unless something was changed here in the meantime. */
@@ -269,6 +282,7 @@ export class Session {
 		if (parked) return this.#enter(parked.record, history, history.first);
 		this.#record = stored;
 		this.#history = history;
+		this.#emptyJobId = null;
 	}
 
 	async #readHistory(stored: ShotRecord): Promise<History> {
@@ -281,20 +295,17 @@ export class Session {
 
 	/** Takes over what the store says, except for a shot that is being worked on here. */
 	async #follow(contents: Contents, preferredShotId: string | null): Promise<void> {
-		this.jobs = newest(this.jobs, contents.jobs);
-		this.setAside = contents.setAside;
 		const mine = this.#record;
 		const isBusy = this.#writing !== null || this.#unsavedFrom !== Infinity;
-		this.shots = newest(this.shots, contents.shots)
-			.map((one) => (isBusy && one.id === mine?.id ? mine : one))
-			.sort((a, b) => a.position - b.position);
-		if (!mine) {
-			const open = contents.shots.filter(({ isRemoved }) => !isRemoved);
+		this.library.follow(contents, isBusy ? mine : null);
+		if (!mine && this.#emptyJobId === null) {
+			const open = contents.shots.filter(({ slot }) => !slot.isRemoved);
 			const first = open.find(({ id }) => id === preferredShotId) ?? open[0];
 			if (first) await this.#adopt(first);
-		} else if (!isBusy) {
-			const stored = contents.shots.find(({ id }) => id === mine.id);
-			if (stored && stored.revision > mine.revision) await this.#adopt(stored);
+		} else if (mine && !isBusy) {
+			const stored = this.library.shots.find(({ id }) => id === mine.id);
+			if (!stored) await this.forget(mine.slot.jobId);
+			else if (stored.revision > mine.revision) await this.#adopt(stored);
 		}
 		this.isReady = true;
 	}

@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { sampleDay } from '$data/sampleDay';
 import { Store } from '$data/store';
 import { shotOf } from '$tests/support/shots';
+import { addShot, setRemoved } from './dayActions';
 import { openSampleDay } from './sample';
 import { Session } from './session.svelte';
 
@@ -28,16 +29,16 @@ describe('one window', () => {
 	it('starts with nothing, then keeps the first shot in a job of its own', async () => {
 		const { session } = await openWindow();
 		expect(session.shot).toBeNull();
-		await session.addShot(named('first'));
-		await session.addShot(named('second'));
+		await addShot(session, named('first'));
+		await addShot(session, named('second'));
 		expect(title(session)).toBe('second');
 		expect(session.jobShots.map(({ shot }) => shot.title)).toEqual(['first', 'second']);
-		expect(session.jobs).toHaveLength(1);
+		expect(session.library.jobs).toHaveLength(1);
 	});
 
 	it('has everything back after a restart: the shot, undo and redo', async () => {
 		const { session, store } = await openWindow();
-		await session.addShot(named('a'));
+		await addShot(session, named('a'));
 		session.change(named('b'));
 		session.change(named('c'));
 		session.undo();
@@ -57,12 +58,12 @@ describe('one window', () => {
 
 	it('opens the shot asked for, not one that was taken out', async () => {
 		const { session, store } = await openWindow();
-		await session.addShot(named('a'));
-		await session.addShot(named('b'));
+		await addShot(session, named('a'));
+		await addShot(session, named('b'));
 		const [first, second] = session.jobShots;
-		await session.setRemoved(second?.id ?? '', true);
+		await setRemoved(session, second?.id ?? '', true);
 		expect(title(session)).toBe('a');
-		await session.setRemoved(second?.id ?? '', false);
+		await setRemoved(session, second?.id ?? '', false);
 		expect(session.jobShots).toHaveLength(2);
 		store.close();
 		expect(title((await openWindow(first?.id)).session)).toBe('a');
@@ -70,8 +71,8 @@ describe('one window', () => {
 
 	it('saves what is unsaved before it opens another shot', async () => {
 		const { session } = await openWindow();
-		await session.addShot(named('a'));
-		await session.addShot(named('b'));
+		await addShot(session, named('a'));
+		await addShot(session, named('b'));
 		session.change(named('b changed'));
 		const [first, second] = session.jobShots;
 		await session.open(first?.id ?? '');
@@ -90,7 +91,7 @@ describe('one window', () => {
 describe('two windows', () => {
 	async function pair() {
 		const { session: one } = await openWindow();
-		await one.addShot(named('start'));
+		await addShot(one, named('start'));
 		const { session: two } = await openWindow();
 		await vi.waitFor(() => expect(title(two)).toBe('start'));
 		return { one, two };
@@ -133,7 +134,7 @@ describe('two windows', () => {
 describe('a store that does not take it', () => {
 	it('says so, keeps the work, and saves it when it can again', async () => {
 		const { session, store } = await openWindow();
-		await session.addShot(named('a'));
+		await addShot(session, named('a'));
 		const save = vi.spyOn(store, 'save');
 		save.mockRejectedValue(new DOMException('', 'QuotaExceededError'));
 		session.change(named('b'));
@@ -141,7 +142,7 @@ describe('a store that does not take it', () => {
 		expect(session.trouble).toBe('full');
 		expect([title(session), session.isSaving]).toEqual(['b', true]);
 
-		await session.addShot(named('c'));
+		await addShot(session, named('c'));
 		expect(title(session)).toBe('c');
 		save.mockRestore();
 		session.change(named('d'));
@@ -163,7 +164,7 @@ describe('a store that does not take it', () => {
 		const session = new Session(store);
 		session.start(null);
 		expect([session.isReady, session.trouble]).toEqual([true, 'refused']);
-		await session.addShot(named('a'));
+		await addShot(session, named('a'));
 		session.change(named('b'));
 		expect(title(session)).toBe('b');
 		session.undo();
@@ -189,23 +190,23 @@ describe('a store that does not take it', () => {
 describe('the sample day', () => {
 	it('opens beside the user’s own work and never overwrites it', async () => {
 		const { session } = await openWindow();
-		await session.addShot(named('my own'));
+		await addShot(session, named('my own'));
 		await openSampleDay(session);
 		expect(session.job?.isSample).toBe(true);
 		const { shots } = sampleDay(0);
 		expect(session.jobShots).toHaveLength(shots.length);
-		expect(session.shots.some(({ shot }) => shot.title === 'my own')).toBe(true);
+		expect(session.library.shots.some(({ shot }) => shot.title === 'my own')).toBe(true);
 	});
 
 	it('opened again is the same one as long as nobody worked on it', async () => {
 		const { session } = await openWindow();
 		await openSampleDay(session);
 		await openSampleDay(session);
-		expect(session.jobs).toHaveLength(1);
+		expect(session.library.jobs).toHaveLength(1);
 		session.change(named('worked on'));
 		await session.flush();
 		await openSampleDay(session);
-		expect(session.jobs).toHaveLength(2);
-		expect(session.shots.some(({ shot }) => shot.title === 'worked on')).toBe(true);
+		expect(session.library.jobs).toHaveLength(2);
+		expect(session.library.shots.some(({ shot }) => shot.title === 'worked on')).toBe(true);
 	});
 });

@@ -1,0 +1,119 @@
+import { z } from 'zod';
+import { list, number, oneOf, record, text, whole } from './fields';
+import { BodySchema, BUILDS, LensSchema, LIMITS, ShotSchema } from './shot';
+
+/** A day's work as a file: an ordered list of shots, who is there, and the kit. */
+
+export const JOB_LIMITS = {
+	title: 120,
+	place: 200,
+	notes: 4000,
+	guestNote: 400,
+	guests: 1000,
+	shots: 1000,
+	kit: 200
+} as const;
+
+const LOCAL_TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?$/;
+
+/** Whether a text of the right form names a time there is: not the thirtieth of February. */
+function isInCalendar(time: string): boolean {
+	const parsed = new Date(`${time.slice(0, 16)}Z`);
+	return !Number.isNaN(parsed.getTime()) && parsed.toISOString().startsWith(time.slice(0, 16));
+}
+
+/** "2026-09-26T14:30": what the clock on the wall shows; kept to the minute. */
+const localTime = (label: string) =>
+	text(label, 16, 30)
+		.refine((value) => LOCAL_TIME.test(value) && isInCalendar(value), {
+			error: `${label} must be a local time such as 2026-09-26T14:30`
+		})
+		.transform((value) => value.slice(0, 16));
+
+/** "2026-09-26" */
+const date = (label: string) =>
+	text(label, 10, 10).refine(
+		(value) => /^\d{4}-\d{2}-\d{2}$/.test(value) && isInCalendar(`${value}T00:00`),
+		{ error: `${label} must be a date such as 2026-09-26` }
+	);
+
+const id = (label: string) => text(label, 1, 80);
+
+/** Somebody who is there on the day. People placed in a shot refer to them by name. */
+export const GuestSchema = record('the person', {
+	id: id('the id'),
+	name: text('the name', 1, LIMITS.name),
+	build: oneOf('the build', BUILDS).default('adult'),
+	eyeHeightM: number('the height of the eyes', 0.05, 2.5, 'm').default(1.6),
+	glasses: z.boolean({ error: 'glasses must be yes or no' }).default(false),
+	note: text('the note', 0, JOB_LIMITS.guestNote).default('')
+});
+
+/** What was really used when the shot was taken. */
+export const TakenSchema = record('what was used', {
+	note: text('the note', 0, JOB_LIMITS.guestNote).default(''),
+	fNumber: number('the f-number', 0.7, 64).optional(),
+	shutterS: number('the shutter', 1 / 100000, 3600, 's').optional(),
+	iso: number('the ISO', 1, 10_000_000).optional(),
+	focalMm: number('the focal length', 4, 800, 'mm').optional()
+});
+
+export const STATUSES = ['planned', 'taken', 'skipped'] as const;
+
+/** What a day says of a shot beside the shot itself. */
+export const SLOT_SHAPE = {
+	startsAt: localTime('the start'),
+	minutes: whole('the minutes', 0, 1440),
+	status: oneOf('the status', STATUSES),
+	/** Where on the premises: "stone steps". */
+	place: text('the place', 0, JOB_LIMITS.place).default(''),
+	taken: TakenSchema.optional()
+};
+
+/** What is said of a job beside its shots. */
+export const JOB_SHAPE = {
+	title: text('the title', 1, JOB_LIMITS.title),
+	date: date('the date'),
+	place: text('the place', 0, JOB_LIMITS.place).default(''),
+	notes: text('the notes', 0, JOB_LIMITS.notes).default(''),
+	/** Name of the time zone the times are of, as in the IANA database; the device's when missing. */
+	timeZone: text('the time zone', 1, 80).optional(),
+	people: list('the people of the day', GuestSchema, JOB_LIMITS.guests).default([])
+};
+
+const KitSchema = record('the kit', {
+	bodies: list('the bodies', BodySchema.extend({ id: id('the id') }), JOB_LIMITS.kit).default([]),
+	lenses: list('the lenses', LensSchema.safeExtend({ id: id('the id') }), JOB_LIMITS.kit).default(
+		[]
+	)
+});
+
+export const JobFileSchema = record('the job', {
+	format: z.literal('focalis-job', { error: () => 'this is not a Focalis job' }),
+	version: z.literal(1, { error: () => 'this version of the job file is not known here' }),
+	...JOB_SHAPE,
+	kit: KitSchema.default({ bodies: [], lenses: [] }),
+	shots: list(
+		'the shots',
+		record('the shot of the day', { id: id('the id'), ...SLOT_SHAPE, shot: ShotSchema }),
+		JOB_LIMITS.shots
+	)
+}).superRefine(({ shots, people }, context) => {
+	const unique = (ids: readonly { readonly id: string }[], key: string) => {
+		const seen = new Set<string>();
+		ids.forEach((one, i) => {
+			if (seen.has(one.id)) {
+				const message = `“${one.id}” is there twice; each needs an id of its own`;
+				context.addIssue({ code: 'custom', path: [key, i, 'id'], message });
+			}
+			seen.add(one.id);
+		});
+	};
+	unique(shots, 'shots');
+	unique(people, 'people');
+});
+
+export type JobFile = z.output<typeof JobFileSchema>;
+export type Guest = z.output<typeof GuestSchema>;
+export type Taken = z.output<typeof TakenSchema>;
+export type Status = (typeof STATUSES)[number];

@@ -1,0 +1,70 @@
+import { later } from '$core/day/schedule';
+import type { Shot } from '$core/format/shot';
+import type { Job, ShotRecord } from './database';
+
+/** How records of earlier versions of the database become records of the next. */
+
+export interface JobOf2 {
+	readonly id: string;
+	readonly title: string;
+	readonly createdAt: number;
+	readonly isSample: boolean;
+}
+
+export interface ShotOf2 {
+	readonly id: string;
+	readonly jobId: string;
+	readonly position: number;
+	readonly revision: number;
+	readonly cursor: number;
+	readonly isRemoved: boolean;
+	readonly shot: Shot;
+}
+
+/** When a day begins as long as nobody says so, and how long a shot takes. */
+const DAY_BEGINS = '10:00';
+export const USUAL_MINUTES = 15;
+
+/** The time at which the first shot of a day is put. */
+export const beginOf = (date: string): string => `${date}T${DAY_BEGINS}`;
+
+/** The date on this device's calendar. */
+export function dateOf(time: number): string {
+	const day = new Date(time);
+	const two = (n: number) => String(n).padStart(2, '0');
+	return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
+}
+
+/** Version 2 knew an order only: the shots follow each other from the morning of the job's first day. */
+export function withDays(
+	jobs: readonly JobOf2[],
+	shots: readonly ShotOf2[]
+): { jobsOf3: Job[]; shotsOf3: ShotRecord[] } {
+	const jobsOf3 = jobs.map((job) => ({
+		...job,
+		date: dateOf(job.createdAt),
+		place: '',
+		notes: '',
+		people: [],
+		revision: 0
+	}));
+	const begins = new Map(jobsOf3.map(({ id, date }) => [id, beginOf(date)]));
+	const shotsOf3 = shots
+		.toSorted((a, b) => a.position - b.position)
+		.map(({ jobId, position, isRemoved, ...rest }) => {
+			const startsAt = begins.get(jobId) ?? beginOf('2000-01-01');
+			begins.set(jobId, later(startsAt, USUAL_MINUTES));
+			const slot = {
+				jobId,
+				startsAt,
+				minutes: USUAL_MINUTES,
+				status: 'planned' as const,
+				place: '',
+				position,
+				isRemoved,
+				revision: 0
+			};
+			return { ...rest, slot };
+		});
+	return { jobsOf3, shotsOf3 };
+}

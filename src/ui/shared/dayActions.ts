@@ -1,0 +1,78 @@
+import { endOf, timeAt } from '$core/day/schedule';
+import type { Shot } from '$core/format/shot';
+import type { Job, ShotRecord, Slot } from '$data/database';
+import type { ErasedCounts } from '$data/store';
+import { beginOf, dateOf, USUAL_MINUTES } from '$data/upgrade';
+import type { Session } from './session.svelte';
+
+/** What is done with the shots of a day, and with whole jobs. */
+
+/** A job of today without shots. */
+export const newJob = (title: string, now = Date.now()): Job => ({
+	id: crypto.randomUUID(),
+	title,
+	date: dateOf(now),
+	place: '',
+	notes: '',
+	people: [],
+	createdAt: now,
+	isSample: false,
+	revision: 0
+});
+
+/** The place in a day after everything that is planned in it. */
+export function nextSlot({ id, date }: Job, shots: readonly ShotRecord[]): Slot {
+	const last = Math.max(...shots.map(({ slot }) => endOf(slot)));
+	return {
+		jobId: id,
+		startsAt: shots.length > 0 ? timeAt(last) : beginOf(date),
+		minutes: USUAL_MINUTES,
+		status: 'planned',
+		place: '',
+		position: Math.max(0, ...shots.map(({ slot }) => slot.position)) + 1,
+		isRemoved: false,
+		revision: 0
+	};
+}
+
+/** Adds a shot at the end of the open job, or to a new one, and opens it. */
+export async function addShot(
+	session: Session,
+	shot: Shot,
+	more: Partial<Slot> = {}
+): Promise<void> {
+	const job = session.job ?? newJob('My shots');
+	const slot = { ...nextSlot(job, session.jobShots), ...more };
+	const fresh = { id: crypto.randomUUID(), revision: 0, cursor: 0, shot, slot };
+	if (!session.job) return session.addJob(job, [fresh]);
+	await session.enter(fresh);
+	session.library.noteAdded(`adding “${shot.title}”`, fresh);
+}
+
+/** Takes a shot out of its job, or puts it back; another one is opened in its stead. */
+export async function setRemoved(
+	session: Session,
+	shotId: string,
+	isRemoved: boolean
+): Promise<void> {
+	const { library } = session;
+	const record = library.shots.find(({ id }) => id === shotId);
+	if (!record) return;
+	const { jobId } = record.slot;
+	const place = session.jobShots.findIndex(({ id }) => id === shotId);
+	const what = isRemoved ? 'taking out' : 'bringing back';
+	library.change(`${what} “${record.shot.title}”`, jobId, {
+		slots: [{ shotId, change: { isRemoved } }]
+	});
+	if (!isRemoved) return session.open(shotId);
+	if (shotId !== session.shotId) return;
+	const rest = library.shotsOf(jobId);
+	const next = rest[place] ?? rest.at(-1);
+	return next ? session.open(next.id) : session.openJob(jobId);
+}
+
+/** Erases a job from this device for good, and says what it did. */
+export async function eraseJob(session: Session, jobId: string): Promise<ErasedCounts> {
+	await session.forget(jobId);
+	return session.library.erase(jobId);
+}

@@ -1,0 +1,234 @@
+import type { Job, ShotRecord, Slot } from '$data/database';
+import { newestJobs, newestShots } from '$data/newest';
+import {
+	inOrder,
+	troubleOf,
+	type Contents,
+	type ErasedCounts,
+	type SetAside,
+	type SlotChange,
+	type Store,
+	type Trouble
+} from '$data/store';
+
+/** A change of a day: of what is said of its job, and of its shots' places in it. */
+export interface DayChange {
+	readonly job?: Partial<Job>;
+	readonly slots?: readonly SlotChange[];
+}
+
+interface DayStep {
+	/** What was done, in words. */
+	readonly words: string;
+	readonly jobId: string;
+	/** Changes of the same gesture share a step. */
+	readonly gesture: string;
+	readonly before: DayChange;
+	readonly after: DayChange;
+}
+
+/** Steps of days that can be undone. */
+const MOST_STEPS = 200;
+/** What the store refused is tried again after so long, ms. */
+const AGAIN_MS = 5000;
+
+/**
+ * The jobs and shots of this device as the screens show them. Memory is what is shown; the store
+ * follows. What it refuses waits, in order, until it takes it.
+ */
+export class Library {
+	jobs = $state.raw<readonly Job[]>([]);
+	shots = $state.raw<readonly ShotRecord[]>([]);
+	setAside = $state.raw<readonly SetAside[]>([]);
+	trouble = $state<Trouble | null>(null);
+	#done = $state.raw<readonly DayStep[]>([]);
+	#undone = $state.raw<readonly DayStep[]>([]);
+	#pending = $state.raw<readonly (() => Promise<unknown>)[]>([]);
+	#isRunning = false;
+	readonly #store: Store;
+	#timer: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(store: Store) {
+		this.#store = store;
+	}
+
+	/** Something of a day is not in the store yet. */
+	get isSaving(): boolean {
+		return this.#pending.length > 0;
+	}
+	/** What would be undone, in words; null when nothing would. */
+	get undoWords(): string | null {
+		return this.#done.at(-1)?.words ?? null;
+	}
+	get redoWords(): string | null {
+		return this.#undone.at(-1)?.words ?? null;
+	}
+
+	/** The shots of a job, in order of time. */
+	shotsOf(jobId: string | null): readonly ShotRecord[] {
+		return this.shots.filter(({ slot }) => slot.jobId === jobId && !slot.isRemoved);
+	}
+
+	/** Takes over what the store says; `keep` is a record that is being worked on here. */
+	follow(contents: Contents, keep: ShotRecord | null): void {
+		const isThere = (jobId: string) => !contents.erased.has(jobId);
+		this.setAside = contents.setAside;
+		this.jobs = newestJobs(this.jobs, contents.jobs).filter(({ id }) => isThere(id));
+		this.shots = newestShots(this.shots, contents.shots)
+			.filter(({ id, slot }) => isThere(slot.jobId) || id === keep?.id)
+			.map((one) => (one.id === keep?.id ? { ...keep, slot: one.slot } : one))
+			.sort(inOrder);
+	}
+
+	/** Shows a record in the place of the one with its id; its place in the day stays the known one. */
+	show(record: ShotRecord): void {
+		const known = this.shots.find(({ id }) => id === record.id);
+		const slot = known && known.slot.revision > record.slot.revision ? known.slot : record.slot;
+		const shown = { ...record, slot };
+		this.shots = known
+			? this.shots.map((one) => (one.id === record.id ? shown : one))
+			: [...this.shots, shown].sort(inOrder);
+	}
+
+	/** Shows a new job with its shots; keeping them is the caller's. */
+	add(job: Job, shots: readonly ShotRecord[]): void {
+		this.jobs = [...this.jobs, job];
+		this.shots = [...this.shots, ...shots].sort(inOrder);
+	}
+
+	/** Changes a day in one step that can be undone. */
+	change(
+		words: string,
+		jobId: string,
+		after: DayChange,
+		gesture: string = crypto.randomUUID()
+	): void {
+		const before = this.#presentOf(jobId, after);
+		this.#apply(jobId, after);
+		const last = this.#done.at(-1);
+		const step =
+			last?.gesture === gesture
+				? { ...last, after: merged(last.after, after), before: merged(before, last.before) }
+				: { words, jobId, gesture, before, after };
+		const others = last?.gesture === gesture ? this.#done.slice(0, -1) : this.#done;
+		this.#done = [...others, step].slice(-MOST_STEPS);
+		this.#undone = [];
+	}
+
+	/** Notes that a shot was added, so that undo takes it out again. */
+	noteAdded(words: string, { id, slot }: ShotRecord): void {
+		const slots = (isRemoved: boolean) => ({ slots: [{ shotId: id, change: { isRemoved } }] });
+		const step = {
+			words,
+			jobId: slot.jobId,
+			gesture: id,
+			before: slots(true),
+			after: slots(false)
+		};
+		this.#done = [...this.#done, step].slice(-MOST_STEPS);
+		this.#undone = [];
+	}
+
+	undo(): void {
+		const step = this.#done.at(-1);
+		if (!step) return;
+		this.#apply(step.jobId, step.before);
+		this.#done = this.#done.slice(0, -1);
+		this.#undone = [...this.#undone, step];
+	}
+
+	redo(): void {
+		const step = this.#undone.at(-1);
+		if (!step) return;
+		this.#apply(step.jobId, step.after);
+		this.#undone = this.#undone.slice(0, -1);
+		this.#done = [...this.#done, step];
+	}
+
+	/** Erases a job for good. Rejects when the store does not do it; then nothing is gone. */
+	async erase(jobId: string): Promise<ErasedCounts> {
+		const counts = await this.#store.eraseJob(jobId);
+		const isOther = (step: DayStep) => step.jobId !== jobId;
+		this.#done = this.#done.filter(isOther);
+		this.#undone = this.#undone.filter(isOther);
+		this.jobs = this.jobs.filter(({ id }) => id !== jobId);
+		this.shots = this.shots.filter(({ slot }) => slot.jobId !== jobId);
+		return counts;
+	}
+
+	/** Tries again to keep what the store has refused so far. */
+	async retry(): Promise<void> {
+		clearTimeout(this.#timer);
+		if (this.#isRunning) return;
+		this.#isRunning = true;
+		try {
+			for (let next = this.#pending[0]; next; next = this.#pending[0]) {
+				await next();
+				this.#pending = this.#pending.slice(1);
+				this.trouble = null;
+			}
+		} catch (error) {
+			this.trouble = troubleOf(error);
+			this.#timer = setTimeout(() => void this.retry(), AGAIN_MS);
+		}
+		this.#isRunning = false;
+	}
+
+	/** What a change would overwrite. */
+	#presentOf(jobId: string, { job, slots }: DayChange): DayChange {
+		const present = this.jobs.find(({ id }) => id === jobId);
+		return {
+			...(job && present ? { job: sameKeys(job, present) } : {}),
+			slots: (slots ?? []).flatMap(({ shotId, change }) => {
+				const record = this.shots.find(({ id }) => id === shotId);
+				return record ? [{ shotId, change: sameKeys(change, record.slot) }] : [];
+			})
+		};
+	}
+
+	#apply(jobId: string, { job, slots = [] }: DayChange): void {
+		if (job) {
+			this.jobs = this.jobs.map((one) =>
+				one.id === jobId ? { ...one, ...job, revision: one.revision + 1 } : one
+			);
+			this.#keep(() => this.#store.changeJob(jobId, job));
+		}
+		if (slots.length > 0) {
+			const changes = new Map(slots.map(({ shotId, change }) => [shotId, change]));
+			this.shots = this.shots
+				.map((one) => {
+					const change = changes.get(one.id);
+					return change ? { ...one, slot: changed(one.slot, change) } : one;
+				})
+				.sort(inOrder);
+			this.#keep(() => this.#store.changeSlots(slots));
+		}
+	}
+
+	#keep(action: () => Promise<unknown>): void {
+		this.#pending = [...this.#pending, action];
+		void this.retry();
+	}
+}
+
+const changed = (slot: Slot, change: Partial<Slot>): Slot => ({
+	...slot,
+	...change,
+	revision: slot.revision + 1
+});
+
+/** The present values of what a change names. */
+function sameKeys<T extends object>(change: Partial<T>, present: T): Partial<T> {
+	const keys = Object.keys(change) as (keyof T)[];
+	return Object.fromEntries(keys.map((key) => [key, present[key]])) as Partial<T>;
+}
+
+/** Two changes one after the other as one. */
+function merged(first: DayChange, second: DayChange): DayChange {
+	const slots = new Map((first.slots ?? []).map((one) => [one.shotId, one.change]));
+	for (const { shotId, change } of second.slots ?? []) {
+		slots.set(shotId, { ...slots.get(shotId), ...change });
+	}
+	const job = first.job || second.job ? { job: { ...first.job, ...second.job } } : {};
+	return { ...job, slots: [...slots].map(([shotId, change]) => ({ shotId, change })) };
+}
