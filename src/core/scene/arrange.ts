@@ -33,6 +33,9 @@ export interface StepsPlan {
 	readonly spacingM: number;
 }
 
+/** How rows stand when nothing else is known. Round values, common practice, no source. */
+export const USUAL_ROWS = { rowGapM: 0.8, stepM: 0.3, spacingM: 0.6 } as const;
+
 /** Somebody new, facing the camera, with an id no one in the shot has. */
 function newcomer(number: number, eyeMidpoint: Vec3, build: Build = 'adult'): Person {
 	return {

@@ -12,7 +12,8 @@ import { aboutCosts, schoolResults, shutterSchools } from './comparisons';
 import { outcomeOf } from './outcome';
 import { solve } from './solve';
 import { backRowNearerM, floorPlan, standpointAt } from './standing';
-import { focalsOf, waysOf } from './ways';
+import { focalsOf } from '../optics/zoom';
+import { waysOf } from './ways';
 
 const kit: readonly Lens[] = Object.values(LENSES);
 

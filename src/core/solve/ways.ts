@@ -2,6 +2,7 @@ import type { Camera, Lens, Shot } from '../format/shot';
 import type { Exposure } from '../light/exposure';
 import { ASSUMED, type Spreads } from '../odds/spreads';
 import { widestFNumber } from '../optics/fNumber';
+import { focalsOf } from '../optics/zoom';
 import { nosePerspective, STRONG_FROM } from '../optics/perspective';
 import { backgroundWidthM } from '../scene/edges';
 import { groundDistanceM, pivotOf, sameFraming } from '../scene/standpoint';
@@ -39,20 +40,8 @@ export interface Way {
 	readonly bestFor: readonly BestFor[];
 }
 
-/** Places between the ends of a zoom that are tried. */
-const BETWEEN = 2;
 /** Without a thing behind them, the background is taken to lie so far behind the people, m. */
 const BACKGROUND_M = 10;
-
-/** The focal lengths of a lens to try: a zoom's ends and between, and the one in use. */
-export function focalsOf({ focalMm: [short, long] }: Lens, inUseMm: number): number[] {
-	if (long <= short * 1.001) return [short];
-	const steps = Array.from({ length: BETWEEN + 2 }, (_, i) =>
-		Math.round(short * (long / short) ** (i / (BETWEEN + 1)))
-	);
-	const own = inUseMm > short && inUseMm < long ? [inUseMm] : [];
-	return [...new Set([short, ...steps, ...own, long])].sort((a, b) => a - b);
-}
 
 /** Every way to take the shot with lenses of the kit, as it is framed now. */
 export function waysOf(shot: Shot, lenses: readonly Lens[], spreads: Spreads = ASSUMED): Way[] {

@@ -11,7 +11,8 @@
 		addRows,
 		addThing,
 		addWalker,
-		depthThatFits
+		depthThatFits,
+		USUAL_ROWS
 	} from '$core/scene/arrange';
 	import Length from '../../shared/Length.svelte';
 	import type { PlanView } from '../plan.svelte';
@@ -22,9 +23,9 @@
 	let isOpen = $state(false);
 	let isAskingRows = $state(false);
 	let countsText = $state('5, 6, 4');
-	let rowGapM = $state(0.8);
-	let stepM = $state(0.3);
-	let spacingM = $state(0.6);
+	let rowGapM = $state<number>(USUAL_ROWS.rowGapM);
+	let stepM = $state<number>(USUAL_ROWS.stepM);
+	let spacingM = $state<number>(USUAL_ROWS.spacingM);
 
 	/** Newcomers stand where the others are, or where a half-length portrait would be. */
 	const depthM = $derived.by(() => {
