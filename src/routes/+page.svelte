@@ -4,15 +4,18 @@
 	import { page } from '$app/state';
 	import { untrack } from 'svelte';
 	import App from '$ui/App.svelte';
+	import { PLACES, type Place } from '$ui/shared/settings.svelte';
 
 	const asked = untrack(() => page.url.searchParams);
 
 	/** The address names the open shot, so that a reload and a bookmark come back to it. */
-	function show(shotId: string) {
-		replaceState(resolve(`/?shot=${encodeURIComponent(shotId)}`), {});
+	function show(place: Place, shotId: string | null) {
+		const shot = shotId ? `&shot=${encodeURIComponent(shotId)}` : '';
+		replaceState(resolve(`/?at=${place}${shot}`), {});
 	}
+	const known = PLACES.find((place) => place === asked.get('at')) ?? null;
 </script>
 
 <svelte:head><title>Focalis: plan a shot</title></svelte:head>
 
-<App shotId={asked.get('shot')} wantsSample={asked.has('sample')} onshot={show} />
+<App shotId={asked.get('shot')} asked={known} wantsSample={asked.has('sample')} onshow={show} />

@@ -10,7 +10,10 @@
 	import { Store } from '$data/store';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './shared/session.svelte';
-	import { settings } from './shared/settings.svelte';
+	import { settings, type Place } from './shared/settings.svelte';
+	import Places from './shared/Places.svelte';
+	import CardScreen from './card/CardScreen.svelte';
+	import DayScreen from './day/DayScreen.svelte';
 	import TopBar from './shared/TopBar.svelte';
 	import Welcome from './shared/Welcome.svelte';
 
@@ -18,11 +21,13 @@
 	interface Props {
 		/** The shot the address asks for. */
 		shotId: string | null;
+		/** The place the address asks for. */
+		asked: Place | null;
 		wantsSample: boolean;
-		onshot: (shotId: string) => void;
+		onshow: (place: Place, shotId: string | null) => void;
 	}
 
-	let { shotId, wantsSample, onshot }: Props = $props();
+	let { shotId, asked, wantsSample, onshow }: Props = $props();
 
 	const store = new Store();
 	const session = new Session(store);
@@ -40,12 +45,15 @@
 		hasOpenedSample = true;
 		untrack(() => void openSampleDay(session));
 	});
+	let place = $state<Place>(untrack(() => asked ?? settings.lastPlace));
+	/** Without a shot there is only the day to go to. */
+	const at = $derived(session.shot ? place : 'day');
 	$effect(() => {
 		const id = session.shotId;
-		if (!id) return;
+		void place;
 		untrack(() => {
-			settings.set({ lastShotId: id });
-			onshot(id);
+			settings.set({ lastPlace: place, ...(id ? { lastShotId: id } : {}) });
+			if (id || session.job) onshow(place, id);
 		});
 	});
 
@@ -62,10 +70,14 @@
 		void take(event.dataTransfer?.files[0]);
 	}
 
+	/** On the day what was done to it, else what was done to the shot. */
+	const undo = () => (at === 'day' ? session.library.undo() : session.undo());
+	const redo = () => (at === 'day' ? session.library.redo() : session.redo());
+
 	const CTRL: Readonly<Record<string, () => void>> = {
-		z: () => session.undo(),
-		y: () => session.redo(),
-		Z: () => session.redo(),
+		z: undo,
+		y: redo,
+		Z: redo,
 		o: () => chooser?.click(),
 		s: () => session.shot && saveShotFile(session.shot)
 	};
@@ -102,10 +114,25 @@
 />
 <svelte:document onvisibilitychange={() => document.hidden && void session.flush()} />
 
-<div class="app" data-saved={!session.isSaving} data-ready={session.isReady}>
-	<TopBar {session} onopenfile={() => chooser?.click()} onhelp={() => (isHelpOpen = true)} />
+<div
+	class="app"
+	class:has-places={session.job}
+	data-saved={!session.isSaving}
+	data-ready={session.isReady}
+>
+	<TopBar
+		{session}
+		place={at}
+		ongo={(next) => (place = next)}
+		onopenfile={() => chooser?.click()}
+		onhelp={() => (isHelpOpen = true)}
+	/>
 	<Notices {session} {refusal} onforget={() => (refusal = null)} />
-	{#if session.shot}
+	{#if session.job && at === 'day'}
+		<DayScreen {session} ongo={(next) => (place = next)} onopenfile={() => chooser?.click()} />
+	{:else if session.shot && at === 'card'}
+		<CardScreen {session} ongo={(next) => (place = next)} />
+	{:else if session.shot}
 		<PlanScreen {session} />
 	{:else if session.isReady}
 		<Welcome {session} />
@@ -136,6 +163,13 @@
 	@media (min-width: 45rem) and (min-height: 37rem) {
 		.app {
 			height: max(100dvh, 37rem);
+		}
+	}
+	/* the places lie at the bottom of a phone */
+	@media (max-width: 40rem) {
+		.app.has-places {
+			--places: 3.4rem;
+			padding-bottom: calc(var(--places) + env(safe-area-inset-bottom));
 		}
 	}
 	.drop {

@@ -6,7 +6,7 @@ import type { Vec3 } from './vector';
 /** Ways to place people at once: one, a couple, a row, rows on steps. */
 
 /** Height of the eyes above the ground, m: standing people, animals on the floor. */
-const EYE_HEIGHT_M: Readonly<Record<Build, number>> = {
+export const EYE_HEIGHT_M: Readonly<Record<Build, number>> = {
 	adult: 1.6,
 	child: 1.1,
 	infant: 0.75,

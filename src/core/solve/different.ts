@@ -85,7 +85,9 @@ function aboutSameMiddle(before: Shot, after: Shot): Shot {
 	const push: Vec3 = { x: was.x - is.x, y: 0, z: was.z - is.z };
 	return {
 		...after,
-		people: after.people.map((one) => ({ ...one, eyeMidpoint: add(one.eyeMidpoint, push) }))
+		people: after.people.map((one) =>
+			one.need === 'free' ? one : { ...one, eyeMidpoint: add(one.eyeMidpoint, push) }
+		)
 	};
 }
 

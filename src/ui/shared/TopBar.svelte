@@ -1,17 +1,23 @@
 <script lang="ts">
 	import type { Session } from './session.svelte';
+	import type { Place } from './settings.svelte';
 	import DeviceButtons from './DeviceButtons.svelte';
+	import Places from './Places.svelte';
 	import ShotMenu from './ShotMenu.svelte';
 
-	/** Wordmark, job and shot, undo and redo, units, look, help. */
+	/** Wordmark, places, job and shot, undo and redo, units, look, help. */
 	interface Props {
 		session: Session;
+		place: Place;
+		ongo: (place: Place) => void;
 		onopenfile: () => void;
 		onhelp: () => void;
 	}
 
-	let { session, onopenfile, onhelp }: Props = $props();
+	let { session, place, ongo, onopenfile, onhelp }: Props = $props();
 
+	const { library } = $derived(session);
+	const isDay = $derived(place === 'day');
 	const shots = $derived(session.jobShots);
 	const index = $derived(shots.findIndex(({ id }) => id === session.shotId));
 	const go = (by: number) => {
@@ -22,7 +28,8 @@
 
 <header class="bar">
 	<span class="word">Focalis</span>
-	{#if session.shot}
+	{#if session.job}<Places {place} {ongo} />{/if}
+	{#if session.shot && place !== 'day'}
 		<ShotMenu {session} {onopenfile} {onhelp} />
 		<button
 			class="knob bare"
@@ -40,23 +47,25 @@
 		>
 	{/if}
 	<span class="spring"></span>
-	{#if session.shot}
+	{#if session.job}
 		<button
 			class="knob bare"
 			type="button"
 			aria-label="Undo"
-			disabled={!session.canUndo}
-			onclick={() => session.undo()}>↶</button
+			title={isDay ? (library.undoWords ?? undefined) : undefined}
+			disabled={isDay ? library.undoWords === null : !session.canUndo}
+			onclick={() => (isDay ? library.undo() : session.undo())}>↶</button
 		>
 		<button
 			class="knob bare"
 			type="button"
 			aria-label="Redo"
-			disabled={!session.canRedo}
-			onclick={() => session.redo()}>↷</button
+			title={isDay ? (library.redoWords ?? undefined) : undefined}
+			disabled={isDay ? library.redoWords === null : !session.canRedo}
+			onclick={() => (isDay ? library.redo() : session.redo())}>↷</button
 		>
 	{/if}
-	<span class="device" class:in-menu={session.shot}><DeviceButtons {onhelp} /></span>
+	<span class="device" class:in-menu={session.shot && !isDay}><DeviceButtons {onhelp} /></span>
 </header>
 
 <style>

@@ -1,3 +1,4 @@
+import type { Shot } from '$core/format/shot';
 import type { Job, ShotRecord, Slot } from '$data/database';
 import { newestJobs, newestShots } from '$data/newest';
 import {
@@ -11,10 +12,12 @@ import {
 	type Trouble
 } from '$data/store';
 
-/** A change of a day: of what is said of its job, and of its shots' places in it. */
+/** A change of a day: of what is said of its job, of its shots' places in it, and of the shots. */
 export interface DayChange {
 	readonly job?: Partial<Job>;
 	readonly slots?: readonly SlotChange[];
+	/** Changes inside shots; each is a step of that shot's history, too. */
+	readonly shots?: readonly { readonly shotId: string; readonly shot: Shot }[];
 }
 
 interface DayStep {
@@ -48,8 +51,12 @@ export class Library {
 	readonly #store: Store;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 
-	constructor(store: Store) {
+	readonly #changeShot: (shotId: string, shot: Shot) => void;
+
+	/** @param changeShot changes a shot and keeps it */
+	constructor(store: Store, changeShot: (shotId: string, shot: Shot) => void) {
 		this.#store = store;
+		this.#changeShot = changeShot;
 	}
 
 	/** Something of a day is not in the store yet. */
@@ -69,14 +76,18 @@ export class Library {
 		return this.shots.filter(({ slot }) => slot.jobId === jobId && !slot.isRemoved);
 	}
 
-	/** Takes over what the store says; `keep` is a record that is being worked on here. */
-	follow(contents: Contents, keep: ShotRecord | null): void {
+	/** Takes over what the store says, except for records that are being worked on here. */
+	follow(contents: Contents, worked: readonly ShotRecord[]): void {
+		const kept = new Map(worked.map((one) => [one.id, one]));
 		const isThere = (jobId: string) => !contents.erased.has(jobId);
 		this.setAside = contents.setAside;
 		this.jobs = newestJobs(this.jobs, contents.jobs).filter(({ id }) => isThere(id));
 		this.shots = newestShots(this.shots, contents.shots)
-			.filter(({ id, slot }) => isThere(slot.jobId) || id === keep?.id)
-			.map((one) => (one.id === keep?.id ? { ...keep, slot: one.slot } : one))
+			.filter(({ id, slot }) => isThere(slot.jobId) || kept.has(id))
+			.map((one) => {
+				const mine = kept.get(one.id);
+				return mine ? { ...mine, slot: one.slot } : one;
+			})
 			.sort(inOrder);
 	}
 
@@ -175,18 +186,23 @@ export class Library {
 	}
 
 	/** What a change would overwrite. */
-	#presentOf(jobId: string, { job, slots }: DayChange): DayChange {
+	#presentOf(jobId: string, { job, slots, shots }: DayChange): DayChange {
 		const present = this.jobs.find(({ id }) => id === jobId);
 		return {
 			...(job && present ? { job: sameKeys(job, present) } : {}),
 			slots: (slots ?? []).flatMap(({ shotId, change }) => {
 				const record = this.shots.find(({ id }) => id === shotId);
 				return record ? [{ shotId, change: sameKeys(change, record.slot) }] : [];
+			}),
+			shots: (shots ?? []).flatMap(({ shotId }) => {
+				const record = this.shots.find(({ id }) => id === shotId);
+				return record ? [{ shotId, shot: record.shot }] : [];
 			})
 		};
 	}
 
-	#apply(jobId: string, { job, slots = [] }: DayChange): void {
+	#apply(jobId: string, { job, slots = [], shots = [] }: DayChange): void {
+		for (const { shotId, shot } of shots) this.#changeShot(shotId, shot);
 		if (job) {
 			this.jobs = this.jobs.map((one) =>
 				one.id === jobId ? { ...one, ...job, revision: one.revision + 1 } : one
@@ -230,5 +246,11 @@ function merged(first: DayChange, second: DayChange): DayChange {
 		slots.set(shotId, { ...slots.get(shotId), ...change });
 	}
 	const job = first.job || second.job ? { job: { ...first.job, ...second.job } } : {};
-	return { ...job, slots: [...slots].map(([shotId, change]) => ({ shotId, change })) };
+	const shots = new Map((first.shots ?? []).map((one) => [one.shotId, one]));
+	for (const one of second.shots ?? []) shots.set(one.shotId, one);
+	return {
+		...job,
+		slots: [...slots].map(([shotId, change]) => ({ shotId, change })),
+		shots: [...shots.values()]
+	};
 }

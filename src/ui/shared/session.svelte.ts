@@ -13,6 +13,7 @@ import {
 import type { Job, ShotRecord, Slot } from '$data/database';
 import { Store, troubleOf, type Conflict, type Contents, type Trouble } from '$data/store';
 import { Library } from './library.svelte';
+import { Parked } from './parked.svelte';
 
 /**
  * The open shot and everything around it. Memory is what the screen shows; the store follows a
@@ -39,15 +40,14 @@ export class Session {
 	#unsavedFrom = Infinity;
 	#writing: Promise<void> | null = null;
 	#lastWriteAt = 0;
-	/** Shots left while the store did not take them; saved when it does again. */
-	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- not shown anywhere
-	readonly #parked = new Map<string, { record: ShotRecord; history: History }>();
+	readonly #parked: Parked;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#gestures = 0;
 
 	constructor(store = new Store()) {
 		this.#store = store;
-		this.library = new Library(store);
+		this.library = new Library(store, (shotId, shot) => this.#changeOther(shotId, shot));
+		this.#parked = new Parked(store, this.library);
 	}
 
 	/** Why something is not kept; null while everything is. */
@@ -56,7 +56,7 @@ export class Session {
 	}
 	/** Something is not in the store yet. */
 	get isSaving(): boolean {
-		return this.#isSaving || this.library.isSaving;
+		return this.#isSaving || this.library.isSaving || this.#parked.size > 0;
 	}
 
 	/** Begins to follow the store; returns how to stop. Opens a shot as soon as there is one. */
@@ -123,7 +123,7 @@ export class Session {
 		await this.flush();
 		if (this.conflict) return false;
 		if (this.#unsavedFrom !== Infinity && this.#record && this.#history) {
-			this.#parked.set(this.#record.id, { record: this.#record, history: this.#history });
+			this.#parked.put(this.#record, this.#history);
 			this.#unsavedFrom = Infinity;
 		}
 		return true;
@@ -138,9 +138,7 @@ export class Session {
 			this.#trouble = null;
 		} catch (error) {
 			this.#trouble = troubleOf(error);
-			for (const one of shots) {
-				this.#parked.set(one.id, { record: one, history: startHistory(one.shot, one.cursor) });
-			}
+			for (const one of shots) this.#parked.put(one, startHistory(one.shot, one.cursor));
 		}
 		await this.openJob(job.id);
 	}
@@ -163,9 +161,7 @@ export class Session {
 
 	/** Forgets what is unsaved of a job that is about to be erased, and opens another if there is one. */
 	async forget(jobId: string): Promise<void> {
-		for (const [id, { record: parked }] of this.#parked) {
-			if (parked.slot.jobId === jobId) this.#parked.delete(id);
-		}
+		this.#parked.forget(jobId);
 		if (this.job?.id !== jobId) return;
 		while (this.#writing) await this.#writing;
 		clearTimeout(this.#timer);
@@ -245,14 +241,23 @@ export class Session {
 		}
 	}
 
-	/** One that another window changed meanwhile stays parked: the conflict shows when it is opened. */
+	/** Changes a shot that need not be the open one. */
+	#changeOther(shotId: string, shot: Shot): void {
+		if (shotId === this.shotId) return this.change(shot);
+		const stored = this.library.shots.find(({ id }) => id === shotId);
+		if (!stored) return;
+		const changed = { ...stored, shot };
+		this.#parked.change(changed, this.newGesture('day'), () => this.#readHistory(stored));
+		this.library.show(changed);
+		void this.#saveParked();
+	}
+
 	async #saveParked(): Promise<void> {
-		for (const [id, { record: parked, history }] of this.#parked) {
-			const job = this.library.jobs.find(({ id: own }) => own === parked.slot.jobId) ?? null;
-			const slot = this.library.shots.find((one) => one.id === id)?.slot ?? parked.slot;
-			const saved = { ...parked, slot };
-			const { outcome } = await this.#store.save(saved, history, history.first, job);
-			if (outcome === 'saved') this.#parked.delete(id);
+		try {
+			await this.#parked.save();
+			if (this.#unsavedFrom === Infinity) this.#trouble = null;
+		} catch (error) {
+			this.#trouble = troubleOf(error);
 		}
 	}
 
@@ -275,10 +280,12 @@ export class Session {
 
 	/** Opens a record as the store holds it, unless something was changed here in the meantime. */
 	async #adopt(stored: ShotRecord): Promise<void> {
-		const parked = this.#parked.get(stored.id);
+		const parked = await this.#parked.take(stored.id);
 		const history = parked?.history ?? (await this.#readHistory(stored));
-		if (this.#unsavedFrom !== Infinity) return;
-		this.#parked.delete(stored.id);
+		if (this.#unsavedFrom !== Infinity) {
+			if (parked) this.#parked.put(parked.record, parked.history);
+			return;
+		}
 		if (parked) return this.#enter(parked.record, history, history.first);
 		this.#record = stored;
 		this.#history = history;
@@ -297,7 +304,7 @@ export class Session {
 	async #follow(contents: Contents, preferredShotId: string | null): Promise<void> {
 		const mine = this.#record;
 		const isBusy = this.#writing !== null || this.#unsavedFrom !== Infinity;
-		this.library.follow(contents, isBusy ? mine : null);
+		this.library.follow(contents, [...(isBusy && mine ? [mine] : []), ...this.#parked.records]);
 		if (!mine && this.#emptyJobId === null) {
 			const open = contents.shots.filter(({ slot }) => !slot.isRemoved);
 			const first = open.find(({ id }) => id === preferredShotId) ?? open[0];

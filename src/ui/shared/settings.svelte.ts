@@ -15,6 +15,10 @@ const OverlaysSchema = z.object({
 });
 export type Overlays = z.infer<typeof OverlaysSchema>;
 
+/** The places of the work, in its order. */
+export const PLACES = ['day', 'plan', 'card'] as const;
+export type Place = (typeof PLACES)[number];
+
 /** One's own school: what new shots begin with. */
 const MyWaySchema = z.object({
 	shutterRule: z.union([z.literal(1), z.literal(2)]).default(1),
@@ -37,6 +41,7 @@ const SettingsSchema = z.object({
 	keepsAimed: z.boolean().default(false),
 	myWay: MyWaySchema.default(MyWaySchema.parse({})),
 	lastShotId: z.string().nullable().default(null),
+	lastPlace: z.enum(PLACES).default('plan'),
 	overlays: OverlaysSchema.default(OverlaysSchema.parse({}))
 });
 
@@ -73,6 +78,9 @@ class Settings {
 	}
 	get overlays() {
 		return this.#values.overlays;
+	}
+	get lastPlace() {
+		return this.#values.lastPlace;
 	}
 	get lastShotId() {
 		return this.#values.lastShotId;

@@ -1,0 +1,124 @@
+<script lang="ts">
+	import type { Solution } from '$core/solve/solve';
+	import Named from '../shared/Named.svelte';
+	import StateMark from '../shared/StateMark.svelte';
+	import type { CardContent } from './cardContent';
+	import SmallFrame from './SmallFrame.svelte';
+
+	/** The front of a card, to be read at arm's length. */
+	interface Props {
+		content: CardContent;
+		solution: Solution;
+	}
+
+	let { content, solution }: Props = $props();
+	const shot = $derived(solution.scene.shot);
+	const isUpright = $derived(shot.camera.orientation === 'portrait');
+</script>
+
+<div class="face" class:upright={isUpright}>
+	<div class="answer" aria-live="polite">
+		{#if content.focusOn}
+			<p class="focus">
+				<StateMark state={content.feasible ? 'sharp' : 'soft'} />
+				<Named {shot} text={content.focusOn} />
+				{#if content.where}<span class="where">{content.where}</span>{/if}
+			</p>
+		{/if}
+		<dl class="settings">
+			{#each content.settings as { label, value } (label)}
+				<div>
+					<dt>{label}</dt>
+					<dd>{value}</dd>
+				</div>
+			{/each}
+		</dl>
+		<p class="sentences"><Named {shot} text={content.sentences.join(' ')} /></p>
+	</div>
+	<div class="picture">
+		<SmallFrame
+			outcome={solution}
+			label="The frame; a ring around {content.focusOn || 'nothing yet'}"
+		/>
+	</div>
+	<dl class="facts">
+		{#each content.facts as { label, value } (label)}
+			<dt>{label}</dt>
+			<dd><Named {shot} text={value} /></dd>
+		{/each}
+		{#if content.checks.length > 0}
+			<dt>look at</dt>
+			<dd><Named {shot} text={content.checks.join(', ')} /></dd>
+		{/if}
+		{#if shot.notes}
+			<dt>note</dt>
+			<dd><bdi>{shot.notes}</bdi></dd>
+		{/if}
+	</dl>
+	{#if content.cautions.length > 0}
+		<ul class="cautions">
+			{#each content.cautions as text (text)}<li>{text}</li>{/each}
+		</ul>
+	{/if}
+</div>
+
+<style>
+	.face {
+		display: flex;
+		flex-direction: column;
+		gap: 0.6rem;
+	}
+	.focus {
+		font-family: var(--font-serif);
+		font-weight: 600;
+		font-size: 1.6rem;
+		line-height: 1.15;
+	}
+	.where {
+		display: block;
+		font-family: var(--font-sans);
+		font-weight: 400;
+		font-size: 1.2rem;
+	}
+	.settings {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.2rem 1.4rem;
+		padding: 0.3rem 0;
+	}
+	.settings dt {
+		color: var(--ink-2);
+		font-size: 0.875rem;
+		line-height: 1;
+	}
+	.settings dd {
+		font-size: 2.3rem;
+		font-weight: 700;
+		line-height: 1.1;
+		white-space: nowrap;
+	}
+	.settings div:first-child dd {
+		color: var(--focus);
+	}
+	.sentences {
+		font-size: 1.05rem;
+	}
+	.picture {
+		display: flex;
+		max-height: 17rem;
+	}
+	.facts {
+		display: grid;
+		grid-template-columns: auto minmax(0, 1fr);
+		gap: 0.25rem 0.9rem;
+		font-size: 1.05rem;
+	}
+	.facts dt {
+		color: var(--ink-2);
+	}
+	.cautions {
+		color: var(--ink-2);
+		border-top: 1px solid var(--rule);
+		padding-top: 0.4rem;
+	}
+</style>

@@ -1,0 +1,204 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { ASKS_FOR_NOTHING } from '$core/solve/solve';
+	import { clock } from '../day/dayWords';
+	import { useKit } from '../kit/kit.svelte';
+	import type { Session } from '../shared/session.svelte';
+	import type { Place } from '../shared/settings.svelte';
+	import { CardView } from './card.svelte';
+	import CardFace from './CardFace.svelte';
+	import NowScreen from './NowScreen.svelte';
+	import Steppers from './Steppers.svelte';
+	import { swiping } from './swipe';
+	import TakenSheet from './TakenSheet.svelte';
+	import { keepAwake } from './wakeLock';
+
+	/** What one carries: one shot, large; and Now, for a shot nobody planned. */
+	interface Props {
+		session: Session;
+		ongo: (place: Place) => void;
+	}
+
+	let { session, ongo }: Props = $props();
+
+	const kit = useKit();
+	const card = untrack(() => new CardView(session, kit));
+	let isNow = $state(false);
+	let isAwake = $state(false);
+	let isTaking = $state(false);
+	const slot = $derived(session.slot);
+	const count = $derived(session.jobShots.length);
+
+	$effect(() => keepAwake((awake) => (isAwake = awake)));
+	/** Odds are counted when the shot has come to rest for as long, ms. */
+	const ODDS_REST_MS = 150;
+	$effect(() => {
+		if (!card.solution?.pair) return;
+		void card.oddsQuestion;
+		const timer = setTimeout(() => card.askOdds(), ODDS_REST_MS);
+		return () => clearTimeout(timer);
+	});
+
+	function press(event: KeyboardEvent) {
+		const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -1, PageDown: 1 }[event.key];
+		const target = event.target as Element;
+		if (!by || isNow || target.closest('input, select, textarea, dialog')) return;
+		event.preventDefault();
+		void card.step(by);
+	}
+</script>
+
+<svelte:window onkeydown={press} />
+
+{#if isNow}
+	<NowScreen
+		{session}
+		onclose={() => (isNow = false)}
+		onkept={() => {
+			isNow = false;
+			ongo('card');
+		}}
+	/>
+{:else}
+	<main class="card" use:swiping={(by) => void card.step(by)}>
+		<header>
+			<button
+				class="knob turn"
+				type="button"
+				aria-label="previous card"
+				disabled={card.index <= 0}
+				onclick={() => void card.step(-1)}>‹</button
+			>
+			<div class="what">
+				<p>
+					{card.index + 1} of {count}{#if slot}, {clock(slot.startsAt)}{#if slot.place}, <bdi
+								>{slot.place}</bdi
+							>{/if}{/if}
+					{#if slot?.status === 'taken'}<strong class="is-sharp">✓ taken</strong>{/if}
+					{#if slot?.status === 'skipped'}<strong>skipped</strong>{/if}
+				</p>
+				<h1><bdi>{card.planned.title}</bdi></h1>
+			</div>
+			<button
+				class="knob turn"
+				type="button"
+				aria-label="next card"
+				disabled={card.index >= count - 1}
+				onclick={() => void card.step(1)}>›</button
+			>
+		</header>
+		{#if card.isDifferent}
+			<p class="apart" role="status">As it turned out; the plan stays as it is.</p>
+		{/if}
+		<div class="front">
+			{#if card.content && card.solution}
+				<CardFace content={card.content} solution={card.solution} />
+			{:else}
+				<p class="nothing">{ASKS_FOR_NOTHING}</p>
+			{/if}
+		</div>
+		<div class="hands">
+			<div class="mark">
+				<button class="knob" type="button" onclick={() => (isTaking = true)}>Taken…</button>
+				{#if slot?.status === 'planned'}
+					<button class="knob" type="button" onclick={() => card.mark('skipped')}>Skip</button>
+				{:else}
+					<button class="knob" type="button" onclick={() => card.mark('planned')}
+						>Still to do</button
+					>
+				{/if}
+				<button class="knob" type="button" onclick={() => (isNow = true)}>Now</button>
+			</div>
+			{#if slot?.taken?.note}<p>“<bdi>{slot.taken.note}</bdi>”</p>{/if}
+			<Steppers {card} />
+			<p class="awake">
+				{isAwake
+					? 'The screen stays awake while the card is open.'
+					: 'This browser lets the screen fall asleep.'}
+			</p>
+		</div>
+	</main>
+	<TakenSheet {card} bind:open={isTaking} />
+{/if}
+
+<style>
+	.card {
+		flex: 1;
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 22rem;
+		grid-template-rows: auto auto minmax(0, 1fr);
+		gap: 0.4rem 2rem;
+		width: 100%;
+		max-width: 74rem;
+		margin: 0 auto;
+		padding: 0.6rem 1.25rem 1rem;
+		align-content: start;
+		overflow: auto;
+	}
+	header,
+	.apart {
+		grid-column: 1 / -1;
+	}
+	header {
+		display: grid;
+		grid-template-columns: 3rem minmax(0, 1fr) 3rem;
+		align-items: center;
+		gap: 0.6rem;
+		border-bottom: 1px solid var(--ink);
+		padding-bottom: 0.4rem;
+	}
+	.turn {
+		min-height: 3rem;
+		font-size: 1.5rem;
+	}
+	.what {
+		text-align: center;
+	}
+	.what p {
+		color: var(--ink-2);
+		font-size: 1rem;
+	}
+	h1 {
+		font-size: 1.5rem;
+		line-height: 1.15;
+	}
+	.apart {
+		background: var(--warn);
+		padding: 0.3rem 0.6rem;
+		font-size: 1rem;
+	}
+	.front {
+		padding-top: 0.3rem;
+	}
+	.nothing {
+		font-size: 1.2rem;
+	}
+	.mark {
+		display: flex;
+		gap: 0.5rem;
+		padding: 0.3rem 0 0.7rem;
+	}
+	.mark .knob {
+		flex: 1;
+		min-height: 3rem;
+		font-size: 1.05rem;
+	}
+	.awake {
+		color: var(--ink-2);
+	}
+	@media (max-width: 45rem) {
+		.card {
+			display: flex;
+			flex-direction: column;
+			padding: 0.3rem 0.7rem 1rem;
+			overflow: visible;
+		}
+		/* under the thumb, whatever is read above it */
+		.mark {
+			position: sticky;
+			bottom: var(--places, 0);
+			background: var(--paper);
+			z-index: 4;
+		}
+	}
+</style>

@@ -1,0 +1,199 @@
+<script lang="ts">
+	import type { Part } from '$core/anatomy/figure';
+	import { setUp } from '$core/scene/setUp';
+	import { solve } from '$core/solve/solve';
+	import { LIGHT_WORDS } from '$core/light/ev';
+	import { useKit } from '../kit/kit.svelte';
+	import Choice from '../shared/Choice.svelte';
+	import Pick from '../shared/Pick.svelte';
+	import { addShot } from '../shared/dayActions';
+	import { newShot } from '../shared/newShot';
+	import type { Session } from '../shared/session.svelte';
+	import { settings } from '../shared/settings.svelte';
+	import CardFace from './CardFace.svelte';
+	import { cardOf } from './cardContent';
+
+	/** A shot nobody planned: lens, framing, rows, and there is the verdict. */
+	interface Props {
+		session: Session;
+		onclose: () => void;
+		onkept: () => void;
+	}
+
+	let { session, onclose, onkept }: Props = $props();
+
+	const kit = useKit();
+	const blank = newShot('Now');
+	const body = $derived(session.shot?.body ?? blank.body);
+	const lenses = $derived(kit.lensesFor(body.name));
+
+	const GROUPS = [
+		{ value: 'one', text: 'one', counts: [1] },
+		{ value: 'two', text: 'two', counts: [2] },
+		{ value: 'row', text: 'a row', counts: [5] },
+		{ value: 'rows-2', text: 'two rows', counts: [5, 6] },
+		{ value: 'rows-3', text: 'three rows', counts: [5, 6, 4] },
+		{ value: 'rows-4', text: 'four rows', counts: [6, 7, 6, 7] }
+	] as const;
+	type Group = (typeof GROUPS)[number]['value'];
+	const PARTS = [
+		{ value: 'face', text: 'face' },
+		{ value: 'head-and-shoulders', text: 'head and shoulders' },
+		{ value: 'waist-up', text: 'waist up' },
+		{ value: 'full-length', text: 'full length' }
+	] as const;
+
+	let lensName = $state<string | null>(null);
+	let part = $state<Part | null>(null);
+	let group = $state<Group | null>(null);
+	let ev100 = $state('');
+
+	const lens = $derived(lenses.find(({ name }) => name === lensName) ?? null);
+	const counts = $derived(GROUPS.find(({ value }) => value === group)?.counts ?? null);
+	const made = $derived.by(() => {
+		if (!lens || !part || !counts) return null;
+		const light = ev100 === '' ? {} : { light: { mode: 'ambient' as const, ev100: Number(ev100) } };
+		return setUp({ ...blank, body, ...light }, lens, counts, part);
+	});
+	const solution = $derived(made && solve(made.shot, kit.contents.spreads));
+	const content = $derived(solution && cardOf(solution, null, settings.units));
+	const facts = $derived(content?.facts.filter(({ label }) => label !== 'frames') ?? []);
+	const lights = [
+		{ value: '', text: 'not said' },
+		...LIGHT_WORDS.map(({ words, ev100: ev }, i) => ({ value: `${ev}`, text: words, i })).filter(
+			({ value }, i, all) => all.findIndex((one) => one.value === value) === i
+		)
+	];
+	const asked = $derived(
+		[!lens && 'the lens', !part && 'how much of them', !group && 'how many'].filter(Boolean)
+	);
+
+	async function keep() {
+		if (!made || !lens || !part || !group) return;
+		const words = GROUPS.find(({ value }) => value === group)?.text ?? '';
+		const title = `${words}, ${PARTS.find(({ value }) => value === part)?.text}, ${lens.name}`;
+		const minute = new Date(Date.now() - new Date().getTimezoneOffset() * 60_000);
+		const startsAt = minute.toISOString().slice(0, 16);
+		const isToday = session.job?.date === startsAt.slice(0, 10);
+		const shot = { ...made.shot, title: title.charAt(0).toUpperCase() + title.slice(1) };
+		await addShot(session, shot, isToday ? { startsAt } : {});
+		onkept();
+	}
+</script>
+
+<main class="now">
+	<header>
+		<h1>Now</h1>
+		<p>A shot nobody planned: three taps to a verdict.</p>
+		<button class="knob" type="button" onclick={onclose}>Back to the card</button>
+	</header>
+	<div class="ask">
+		<div class="taps">
+			<Choice
+				label="lens"
+				options={lenses.map(({ name }) => ({ value: name, text: name }))}
+				value={lensName ?? ''}
+				onchoose={(name) => (lensName = name)}
+			/>
+		</div>
+		<div class="taps">
+			<Choice
+				label="show"
+				options={PARTS}
+				value={part ?? ''}
+				onchoose={(next) => (part = next as Part)}
+			/>
+		</div>
+		<div class="taps">
+			<Choice
+				label="people"
+				options={GROUPS}
+				value={group ?? ''}
+				onchoose={(next) => (group = next as Group)}
+			/>
+		</div>
+		<Pick label="light" options={lights} value={ev100} onchoose={(next) => (ev100 = next)} />
+	</div>
+	<div class="answer">
+		{#if made?.problem}<p class="problem" role="status">{made.problem}</p>{/if}
+		{#if content && solution}
+			<CardFace content={{ ...content, facts, checks: [] }} {solution} />
+			<button class="knob keep" type="button" onclick={keep}>Keep it as a shot of the day</button>
+		{:else}
+			<p class="wait" role="status">Say {asked.join(', ')}.</p>
+		{/if}
+	</div>
+</main>
+
+<style>
+	.now {
+		flex: 1;
+		display: grid;
+		grid-template-columns: 24rem minmax(0, 1fr);
+		grid-template-rows: auto minmax(0, 1fr);
+		gap: 0.8rem 2rem;
+		width: 100%;
+		max-width: 74rem;
+		margin: 0 auto;
+		padding: 0.6rem 1.25rem 1rem;
+		overflow: auto;
+	}
+	header {
+		grid-column: 1 / -1;
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: 0.2rem 1rem;
+		border-bottom: 1px solid var(--ink);
+		padding-bottom: 0.4rem;
+	}
+	header p {
+		color: var(--ink-2);
+		font-size: 1rem;
+	}
+	header .knob {
+		margin-left: auto;
+	}
+	h1 {
+		font-size: 1.5rem;
+	}
+	.ask {
+		display: flex;
+		flex-direction: column;
+		gap: 0.9rem;
+	}
+	/* every choice a target for a thumb */
+	.taps :global(label) {
+		min-height: 2.75rem;
+		font-size: 1rem;
+		margin: 0 0.25rem 0.25rem 0;
+		border-radius: 3px;
+	}
+	.taps :global(legend) {
+		width: 100%;
+		float: none;
+	}
+	.wait {
+		font-family: var(--font-serif);
+		font-size: 1.4rem;
+		color: var(--ink-2);
+	}
+	.problem {
+		background: var(--warn);
+		padding: 0.3rem 0.6rem;
+		font-size: 1rem;
+	}
+	.keep {
+		min-height: 3rem;
+		font-size: 1.05rem;
+		margin-top: 0.6rem;
+	}
+	@media (max-width: 45rem) {
+		.now {
+			display: flex;
+			flex-direction: column;
+			padding: 0.3rem 0.7rem 1rem;
+			overflow: visible;
+		}
+	}
+</style>

@@ -1,0 +1,100 @@
+import type { Taken, Status } from '$core/format/job';
+import type { Lens, Shot } from '$core/format/shot';
+import { asItIs, turnedOut, type Difference } from '$core/solve/different';
+import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+import type { Kit } from '../kit/kit.svelte';
+import { oddsAt, OddsView } from '../plan/odds/odds.svelte';
+import type { Session } from '../shared/session.svelte';
+import { settings } from '../shared/settings.svelte';
+import { cardOf } from './cardContent';
+
+/** The card of the open shot, and what turned out different from it; the plan stays as it is. */
+export class CardView {
+	readonly session: Session;
+	readonly kit: Kit;
+	/** Kept apart from the shot until accepted, for the shot it was said of. */
+	#different = $state.raw<{ readonly shotId: string | null; readonly as: Difference }>({
+		shotId: null,
+		as: {}
+	});
+
+	constructor(session: Session, kit: Kit) {
+		this.session = session;
+		this.kit = kit;
+	}
+
+	get planned(): Shot {
+		const { shot } = this.session;
+		if (!shot) throw new Error('no shot is open');
+		return shot;
+	}
+
+	readonly difference = $derived.by((): Difference =>
+		this.#different.shotId === this.session.shotId ? this.#different.as : {}
+	);
+	readonly isDifferent = $derived.by(() => Object.keys(this.difference).length > 0);
+	/** The shot as it turned out. */
+	readonly shot = $derived.by(() =>
+		this.isDifferent ? turnedOut(this.planned, this.difference) : this.planned
+	);
+	readonly now = $derived.by(() => asItIs(this.shot));
+	readonly solution = $derived.by((): Solution | null =>
+		asksForSomething(this.shot) ? solve(this.shot, this.kit.contents.spreads) : null
+	);
+
+	readonly #odds = new OddsView();
+	readonly oddsQuestion = $derived.by(() => ({
+		shot: this.shot,
+		spreads: this.kit.contents.spreads
+	}));
+	askOdds(): void {
+		this.#odds.ask(this.oddsQuestion);
+	}
+	readonly content = $derived.by(() => {
+		const { solution } = this;
+		if (!solution) return null;
+		const odds = oddsAt(this.#odds.to(this.oddsQuestion), solution.plan.fNumberExact);
+		return cardOf(solution, odds, settings.units);
+	});
+
+	get lenses(): readonly Lens[] {
+		return this.kit.lensesFor(this.planned.body.name);
+	}
+
+	/** Says what turned out different; undefined takes it back. */
+	differ(change: { readonly [K in keyof Difference]?: Difference[K] | undefined }): void {
+		const next = Object.entries({ ...this.difference, ...change }).filter(
+			([, value]) => value !== undefined
+		);
+		this.#different = { shotId: this.session.shotId, as: Object.fromEntries(next) };
+	}
+
+	backToPlan(): void {
+		this.#different = { shotId: null, as: {} };
+	}
+
+	/** Makes the shot what it turned out to be; undo takes it back. */
+	accept(): void {
+		const { shot } = this;
+		this.backToPlan();
+		this.session.change(shot);
+	}
+
+	get index(): number {
+		return this.session.jobShots.findIndex(({ id }) => id === this.session.shotId);
+	}
+
+	async step(by: number): Promise<void> {
+		const next = this.session.jobShots[this.index + by];
+		if (next) await this.session.open(next.id);
+	}
+
+	/** Marks the shot; with it what was really used. */
+	mark(status: Status, taken?: Taken): void {
+		const { shotId, slot, library } = this.session;
+		if (!shotId || !slot) return;
+		const words = `marking “${this.planned.title}” as ${status}`;
+		const change = { status, ...(taken ? { taken } : {}) };
+		library.change(words, slot.jobId, { slots: [{ shotId, change }] });
+	}
+}

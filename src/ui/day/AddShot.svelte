@@ -1,0 +1,48 @@
+<script lang="ts">
+	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
+	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
+	import { LENSES } from '$data/kit';
+	import { useKit } from '../kit/kit.svelte';
+	import { addShot } from '../shared/dayActions';
+	import { newShot } from '../shared/newShot';
+	import type { Session } from '../shared/session.svelte';
+	import { ARRANGEMENTS, arranged, type Arrangement } from './arrangements';
+
+	/** Adds a shot at the end of the day: empty, or from an arrangement. */
+	interface Props {
+		session: Session;
+		onadded: () => void;
+	}
+
+	let { session, onadded }: Props = $props();
+	const kit = useKit();
+	let isOpen = $state(false);
+
+	/** The lens of the kit that is usual for so many people; any if there is none such. */
+	function lensFor({ counts, part }: Arrangement, bodyName: string) {
+		const lenses = kit.lensesFor(bodyName);
+		const wanted =
+			counts.length > 1 || counts[0] === 6
+				? LENSES.zoom2470
+				: part === 'head-and-shoulders'
+					? LENSES.portrait85
+					: LENSES.normal50;
+		return lenses.find(({ name }) => name === wanted.name) ?? lenses[0] ?? wanted;
+	}
+
+	async function add(arrangement: Arrangement | null) {
+		isOpen = false;
+		const blank = newShot('New shot');
+		const shot = arrangement ? arranged(arrangement, lensFor(arrangement, blank.body.name)) : blank;
+		await addShot(session, shot);
+		onadded();
+	}
+</script>
+
+<button class="knob" type="button" aria-haspopup="menu" aria-expanded={isOpen}>+ Shot</button>
+<Dropdown simple bind:isOpen class="z-30 border border-[var(--edge)]">
+	{#each ARRANGEMENTS as one (one.key)}
+		<DropdownItem onclick={() => add(one)}>{one.title}</DropdownItem>
+	{/each}
+	<DropdownItem onclick={() => add(null)}>An empty stage</DropdownItem>
+</Dropdown>

@@ -1,0 +1,159 @@
+<script lang="ts">
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { untrack } from 'svelte';
+	import KitSheet from '../kit/KitSheet.svelte';
+	import Choice from '../shared/Choice.svelte';
+	import { setRemoved } from '../shared/dayActions';
+	import type { Session } from '../shared/session.svelte';
+	import type { Place } from '../shared/settings.svelte';
+	import AddShot from './AddShot.svelte';
+	import { DayView } from './day.svelte';
+	import JobHead from './JobHead.svelte';
+	import People from './People.svelte';
+	import ShotList from './ShotList.svelte';
+	import SlotSheet from './SlotSheet.svelte';
+
+	/** The day: its shots in order of time, its people, its kit. */
+	interface Props {
+		session: Session;
+		ongo: (place: Place) => void;
+		onopenfile: () => void;
+	}
+
+	let { session, ongo, onopenfile }: Props = $props();
+
+	const day = untrack(() => new DayView(session, (place) => ongo(place)));
+	const TABS = [
+		{ value: 'shots', text: 'Shots' },
+		{ value: 'people', text: 'People' }
+	] as const;
+	let tab = $state<(typeof TABS)[number]['value']>('shots');
+	let isKitOpen = $state(false);
+	const removed = $derived(
+		session.library.shots.filter(({ slot }) => slot.isRemoved && slot.jobId === day.job.id)
+	);
+</script>
+
+<main class="day" data-tab={tab}>
+	<div class="head">
+		<JobHead {day} {onopenfile} />
+		<div class="tabs">
+			<Choice label="Show" quiet options={TABS} value={tab} onchoose={(next) => (tab = next)} />
+		</div>
+	</div>
+	<section class="shots" aria-label="Shots">
+		<div class="bar">
+			<AddShot {session} onadded={() => (day.search = '')} />
+			<input
+				class="typed"
+				type="search"
+				aria-label="Look for a shot"
+				placeholder="look for a shot, a place, somebody"
+				bind:value={day.search}
+			/>
+			{#if day.search}<span role="status">{day.found.length} of {day.shots.length}</span>{/if}
+			<button class="knob" type="button" onclick={() => (isKitOpen = true)}>Kit</button>
+		</div>
+		{#if day.shots.length > 0}
+			<ShotList {day} />
+			{#if day.found.length === 0}<p class="empty">Nothing here is called that.</p>{/if}
+		{:else}
+			<p class="empty">
+				No shots yet. Add one with “+ Shot”: from an arrangement, or from an empty stage.
+			</p>
+		{/if}
+		{#if removed.length > 0}
+			<details>
+				<summary>Taken out: {removed.length}</summary>
+				{#each removed as one (one.id)}
+					<button class="knob" type="button" onclick={() => void setRemoved(session, one.id, false)}
+						>Bring back “<bdi>{one.shot.title}</bdi>”</button
+					>
+				{/each}
+			</details>
+		{/if}
+	</section>
+	<aside><People {day} /></aside>
+</main>
+<SlotSheet {day} />
+<Modal title="Kit" bind:open={isKitOpen} size="md"><KitSheet /></Modal>
+
+<style>
+	.day {
+		flex: 1;
+		min-height: 0;
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 20rem;
+		grid-template-rows: auto minmax(0, 1fr);
+		gap: 0.6rem 1.6rem;
+		padding: 0.7rem 1.25rem 0;
+	}
+	.head {
+		grid-column: 1 / -1;
+	}
+	.tabs {
+		display: none;
+	}
+	.shots,
+	aside {
+		overflow: auto;
+		padding-bottom: 1rem;
+		min-height: 0;
+	}
+	aside {
+		border-left: 1px solid var(--rule);
+		padding-left: 1.2rem;
+	}
+	.bar {
+		position: sticky;
+		top: 0;
+		z-index: 3;
+		display: flex;
+		gap: 0.5rem;
+		align-items: center;
+		padding: 0.2rem 0 0.5rem;
+		background: var(--paper);
+		border-bottom: 1px solid var(--ink);
+	}
+	.bar input {
+		flex: 1;
+		min-width: 0;
+		max-width: 24rem;
+		margin-left: auto;
+	}
+	.empty {
+		padding: 2rem 0.5rem;
+		color: var(--ink-2);
+		font-size: 1rem;
+	}
+	details {
+		padding: 0.7rem 0.5rem;
+		color: var(--ink-2);
+	}
+	details .knob {
+		margin: 0.4rem 0.4rem 0 0;
+	}
+	@media (max-width: 45rem) {
+		.day {
+			display: flex;
+			flex-direction: column;
+			padding: 0.4rem 0.6rem 0;
+		}
+		.tabs {
+			display: block;
+			padding-top: 0.4rem;
+		}
+		.shots,
+		aside {
+			overflow: visible;
+		}
+		aside {
+			border-left: 0;
+			padding-left: 0;
+		}
+		[data-tab='shots'] aside,
+		[data-tab='people'] .shots {
+			display: none;
+		}
+	}
+</style>

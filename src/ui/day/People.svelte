@@ -1,0 +1,176 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { guestsFromText, inNoShot, newGuest, standsIn, type NewGuest } from '$core/day/guests';
+	import { JOB_LIMITS, type Guest } from '$core/format/job';
+	import { LIMITS } from '$core/format/shot';
+	import type { DayView } from './day.svelte';
+	import GuestCard from './GuestCard.svelte';
+
+	/** Who is there on the day: written once, placed in shots from here. */
+	let { day }: { day: DayView } = $props();
+
+	let typed = $state('');
+	let pasted = $state('');
+	let isPasting = $state(false);
+	let openId = $state<string | null>(null);
+	let onlyMissing = $state(false);
+
+	const guests = $derived(day.job.people);
+	const shots = $derived(day.shots.map(({ shot }) => shot));
+	const missing = $derived(inNoShot(guests, shots));
+	const shown = $derived(onlyMissing ? missing : guests);
+	const room = $derived(JOB_LIMITS.guests - guests.length);
+	const fromPasted = $derived(guestsFromText(pasted));
+
+	function add(newcomers: readonly NewGuest[]) {
+		const fresh = newcomers
+			.slice(0, room)
+			.map((one): Guest => ({ ...one, id: crypto.randomUUID() }));
+		if (fresh.length === 0) return;
+		const words = fresh.length === 1 ? `adding ${fresh[0]?.name}` : `adding ${fresh.length} people`;
+		day.changePeople([...guests, ...fresh], words);
+	}
+	function addTyped(event: Event) {
+		event.preventDefault();
+		const name = typed.trim();
+		if (name) add([newGuest(name)]);
+		typed = '';
+	}
+	function addPasted() {
+		add(fromPasted);
+		pasted = '';
+		isPasting = false;
+	}
+	const countOf = ({ name }: Guest) => shots.filter((shot) => standsIn(name, shot)).length;
+	const shotsWords = (n: number) =>
+		n === 0 ? 'in no shot' : n === 1 ? 'in one shot' : `in ${n} shots`;
+</script>
+
+<section class="people" aria-label="People of the day">
+	<h2>People of the day <span>{guests.length}</span></h2>
+	<form onsubmit={addTyped}>
+		<input
+			class="typed"
+			type="text"
+			aria-label="Name of somebody who is there"
+			placeholder="name"
+			maxlength={LIMITS.name}
+			bind:value={typed}
+		/>
+		<button class="knob" type="submit" disabled={!typed.trim() || room < 1}>Add</button>
+		<button class="knob" type="button" onclick={() => (isPasting = true)}>Paste a list…</button>
+	</form>
+	{#if missing.length > 0}
+		<button
+			class="knob missing"
+			type="button"
+			aria-pressed={onlyMissing}
+			onclick={() => (onlyMissing = !onlyMissing)}
+			>{missing.length} of {guests.length} in no shot yet</button
+		>
+	{:else if guests.length > 0}
+		<p class="quiet">Everyone is in a shot.</p>
+	{/if}
+	<ul>
+		{#each shown as guest (guest.id)}
+			{@const count = countOf(guest)}
+			<li>
+				<button
+					class="name"
+					type="button"
+					aria-expanded={openId === guest.id}
+					onclick={() => (openId = openId === guest.id ? null : guest.id)}
+				>
+					<bdi>{guest.name}</bdi>
+					{#if guest.glasses}<span class="quiet">glasses</span>{/if}
+					{#if guest.build !== 'adult'}<span class="quiet">{guest.build}</span>{/if}
+					<span class="count" class:none={count === 0}>{shotsWords(count)}</span>
+				</button>
+				{#if openId === guest.id}<GuestCard {day} {guest} />{/if}
+			</li>
+		{/each}
+	</ul>
+</section>
+
+<Modal title="Paste a list of people" size="sm" bind:open={isPasting}>
+	<div class="paste">
+		<label>
+			One person a line. After a comma: child, infant, dog or cat; glasses; the height of the eyes;
+			a note.
+			<textarea
+				class="typed"
+				rows="9"
+				bind:value={pasted}
+				placeholder={'Noor\nTeo, child, 1.1 m\nHalina, glasses, sits on the left'}></textarea>
+		</label>
+		{#if fromPasted.length > room}
+			<p role="alert">There is room for {room} more people; the first {room} are taken.</p>
+		{/if}
+		<Button disabled={fromPasted.length === 0} onclick={addPasted}
+			>Add {fromPasted.length === 1 ? 'one person' : `${fromPasted.length} people`}</Button
+		>
+	</div>
+</Modal>
+
+<style>
+	.people {
+		display: flex;
+		flex-direction: column;
+		gap: 0.5rem;
+		min-height: 0;
+	}
+	h2 {
+		font-size: 1.05rem;
+	}
+	h2 span,
+	.quiet {
+		color: var(--ink-2);
+		font-family: var(--font-sans);
+		font-weight: 400;
+	}
+	form {
+		display: flex;
+		gap: 0.3rem;
+	}
+	form input {
+		flex: 1;
+		min-width: 4rem;
+	}
+	.missing {
+		align-self: start;
+	}
+	li {
+		border-bottom: 1px solid var(--rule);
+	}
+	.name {
+		display: flex;
+		gap: 0.5rem;
+		width: 100%;
+		min-height: 1.9rem;
+		align-items: center;
+		text-align: left;
+	}
+	.name:hover {
+		background: var(--sheet);
+	}
+	.count {
+		margin-left: auto;
+		color: var(--ink-2);
+	}
+	.count.none {
+		color: var(--soft);
+	}
+	.paste,
+	.paste label {
+		display: flex;
+		flex-direction: column;
+		gap: 0.6rem;
+		color: var(--ink);
+	}
+	@media (pointer: coarse) {
+		.name {
+			min-height: 2.75rem;
+		}
+	}
+</style>

@@ -1,0 +1,50 @@
+<script lang="ts">
+	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
+	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
+	import type { ShotRecord } from '$data/database';
+	import type { DayView } from './day.svelte';
+
+	/** What else can be done with a shot of the day. */
+	interface Props {
+		day: DayView;
+		record: ShotRecord;
+		isFirst: boolean;
+		isLast: boolean;
+	}
+
+	let { day, record, isFirst, isLast }: Props = $props();
+	let isOpen = $state(false);
+
+	const place = $derived(day.shots.findIndex(({ id }) => id === record.id));
+	const others = $derived(day.session.library.jobs.filter(({ id }) => id !== day.job.id));
+	function then(action: () => unknown) {
+		isOpen = false;
+		void action();
+	}
+</script>
+
+<button
+	class="knob"
+	type="button"
+	aria-haspopup="menu"
+	aria-expanded={isOpen}
+	aria-label="more for {record.shot.title}">⋯</button
+>
+<Dropdown simple bind:isOpen class="z-30 border border-[var(--edge)]">
+	<DropdownItem onclick={() => then(() => (day.editingId = record.id))}
+		>Time and place…</DropdownItem
+	>
+	<DropdownItem onclick={() => then(() => day.duplicate(record))}>Duplicate</DropdownItem>
+	{#if !isFirst}
+		<DropdownItem onclick={() => then(() => day.move(record, place - 1))}>Earlier</DropdownItem>
+	{/if}
+	{#if !isLast}
+		<DropdownItem onclick={() => then(() => day.move(record, place + 1))}>Later</DropdownItem>
+	{/if}
+	{#each others as job (job.id)}
+		<DropdownItem onclick={() => then(() => day.moveToJob(record, job))}
+			>Move to “<bdi>{job.title}</bdi>”</DropdownItem
+		>
+	{/each}
+	<DropdownItem onclick={() => then(() => day.takeOut(record))}>Take out</DropdownItem>
+</Dropdown>

@@ -1,0 +1,125 @@
+<script lang="ts">
+	import { dragHandle, dragHandleZone, SHADOW_ITEM_MARKER_PROPERTY_NAME } from 'svelte-dnd-action';
+	import { pausesIn } from '$core/day/schedule';
+	import type { ShotRecord } from '$data/database';
+	import type { DayView } from './day.svelte';
+	import { pauseWords } from './dayWords';
+	import ShotRow from './ShotRow.svelte';
+
+	/** The shots in order of time; dragged by a handle, or moved by keys on it, they change places. */
+	let { day }: { day: DayView } = $props();
+
+	type Item = ShotRecord & { [SHADOW_ITEM_MARKER_PROPERTY_NAME]?: boolean };
+	/** The order while something is dragged; null when nothing is. */
+	let dragged = $state.raw<Item[] | null>(null);
+	const items = $derived<readonly Item[]>(dragged ?? day.found);
+	const isWhole = $derived(day.found.length === day.shots.length);
+	const pauses = $derived(pausesIn(day.shots.map(({ slot }) => slot)));
+	const FLIP_MS = matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150;
+
+	interface Dragging {
+		readonly items: Item[];
+		readonly info: { readonly id: string };
+	}
+	function finish({ detail: { items: order, info } }: CustomEvent<Dragging>) {
+		const record = day.shots.find(({ id }) => id === info.id);
+		const to = order.findIndex(({ id }) => id === info.id);
+		dragged = null;
+		if (record) day.move(record, to);
+	}
+	function nudge(event: KeyboardEvent, record: ShotRecord, place: number) {
+		const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+		if (!by || !event.altKey) return;
+		event.preventDefault();
+		day.move(record, place + by);
+	}
+</script>
+
+<ol
+	class="shots"
+	aria-label="Shots of the day"
+	use:dragHandleZone={{
+		items: [...items],
+		flipDurationMs: FLIP_MS,
+		dragDisabled: !isWhole,
+		dropTargetStyle: {},
+		zoneItemTabIndex: -1,
+		autoAriaDisabled: true
+	}}
+	onconsider={({ detail }: CustomEvent<Dragging>) => (dragged = detail.items)}
+	onfinalize={finish}
+>
+	{#each items as record, i (record.id)}
+		{@const pause = isWhole && !dragged ? pauses[i] : undefined}
+		<li class:far={items.length > 30} data-shot={record.id}>
+			<div class="line">
+				{#if isWhole}
+					<button
+						class="handle"
+						type="button"
+						use:dragHandle
+						aria-label="Move {record.shot.title}: drag, or Alt with the arrows"
+						onkeydown={(event) => nudge(event, record, i)}>⠿</button
+					>
+				{/if}
+				<ShotRow {day} {record} isFirst={i === 0} isLast={i === items.length - 1} />
+			</div>
+			{#if pause !== undefined && pauseWords(pause)}
+				<p class="pause" class:overlap={pause < 0}>{pauseWords(pause)}</p>
+			{/if}
+		</li>
+	{/each}
+</ol>
+
+<style>
+	.shots {
+		display: flex;
+		flex-direction: column;
+	}
+	li {
+		border-bottom: 1px solid var(--rule);
+		position: relative;
+		background: var(--paper);
+	}
+	/* a long list draws only what is near */
+	.far {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 5.2rem;
+	}
+	.line {
+		display: grid;
+		grid-template-columns: auto minmax(0, 1fr);
+	}
+	.handle {
+		width: 1.6rem;
+		color: var(--ink-2);
+		cursor: grab;
+		touch-action: none;
+	}
+	.handle:hover {
+		color: var(--ink);
+	}
+	.pause {
+		position: absolute;
+		right: 0.6rem;
+		bottom: -0.62rem;
+		z-index: 2;
+		padding: 0 0.5rem;
+		font-size: 0.8125rem;
+		line-height: 1.25rem;
+		background: var(--paper);
+		color: var(--ink-2);
+	}
+	.overlap {
+		background: var(--warn);
+		color: var(--ink);
+		font-weight: 600;
+		border: 1px solid var(--edge);
+		border-radius: 3px;
+	}
+	@media (pointer: coarse) {
+		.handle {
+			width: 2.2rem;
+		}
+	}
+</style>

@@ -1,0 +1,191 @@
+<script lang="ts">
+	import type { Solution } from '$core/solve/solve';
+	import { STATUSES } from '$core/format/job';
+	import type { ShotRecord } from '$data/database';
+	import Named from '../shared/Named.svelte';
+	import Pick from '../shared/Pick.svelte';
+	import { settings } from '../shared/settings.svelte';
+	import StateMark from '../shared/StateMark.svelte';
+	import { useKit } from '../kit/kit.svelte';
+	import { verdictOf } from '../plan/verdict/verdict';
+	import { clock, durationWords, STATUS_WORDS } from './dayWords';
+	import SmallStage from './SmallStage.svelte';
+	import { askSolution } from './solutions';
+	import type { DayView } from './day.svelte';
+	import RowMenu from './RowMenu.svelte';
+
+	/** One shot of the day: when, where, the verdict in short, the stage in small, the status. */
+	interface Props {
+		day: DayView;
+		record: ShotRecord;
+		isFirst: boolean;
+		isLast: boolean;
+	}
+
+	let { day, record, isFirst, isLast }: Props = $props();
+
+	const kit = useKit();
+	const shot = $derived(record.shot);
+	const slot = $derived(record.slot);
+	let row = $state<HTMLElement>();
+	let isNear = $state(false);
+	let solution = $state.raw<Solution | null>(null);
+	const verdict = $derived(
+		solution?.scene.shot === shot ? verdictOf(solution, settings.units) : null
+	);
+
+	// worked out when it comes near what is seen
+	$effect(() => {
+		if (!row) return;
+		const observer = new IntersectionObserver(
+			([entry]) => (isNear ||= entry?.isIntersecting ?? false),
+			{ rootMargin: '300px' }
+		);
+		observer.observe(row);
+		return () => observer.disconnect();
+	});
+	$effect(() => {
+		if (isNear) return askSolution(shot, kit.contents.spreads, (found) => (solution = found));
+	});
+
+	const statuses = STATUSES.map((value) => ({ value, text: STATUS_WORDS[value] }));
+</script>
+
+<div class="row {slot.status}" bind:this={row} class:open={record.id === day.session.shotId}>
+	<button
+		class="time"
+		type="button"
+		aria-label="{clock(slot.startsAt)}, {durationWords(slot.minutes)}: change"
+		onclick={() => (day.editingId = record.id)}
+	>
+		<strong>{clock(slot.startsAt)}</strong>
+		<span>{durationWords(slot.minutes)}</span>
+	</button>
+	<div class="drawing">
+		{#if isNear}<SmallStage {shot} />{/if}
+	</div>
+	<div class="words">
+		<button class="title" type="button" onclick={() => day.go(record.id, 'plan')}>
+			<bdi>{shot.title}</bdi>
+		</button>
+		{#if slot.place}<span class="place"><bdi>{slot.place}</bdi></span>{/if}
+		<p class="verdict">
+			{#if verdict?.focusOn}
+				<StateMark state={solution?.plan.feasible ? 'sharp' : 'soft'} />
+				<Named
+					{shot}
+					text="{verdict.focusOn}, {verdict.fNumber}{verdict.exposure &&
+						`, ${verdict.exposure}`}. {verdict.sentences[0] ?? ''}"
+				/>
+			{:else if verdict}
+				{verdict.sentences[0] ?? ''}
+			{:else if isNear && shot.people.length + shot.things.length === 0}
+				Nobody is there yet.
+			{/if}
+		</p>
+		{#if slot.taken?.note}<p class="note">“<bdi>{slot.taken.note}</bdi>”</p>{/if}
+	</div>
+	<div class="status">
+		<Pick
+			quiet
+			label="status of {shot.title}"
+			options={statuses}
+			value={slot.status}
+			onchoose={(status) => day.setStatus(record, status)}
+		/>
+	</div>
+	<div class="tools">
+		<button class="knob" type="button" onclick={() => day.go(record.id, 'card')}
+			>Card<span class="sr-only"> of {shot.title}</span></button
+		>
+		<RowMenu {day} {record} {isFirst} {isLast} />
+	</div>
+</div>
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: 4.2rem 6.6rem minmax(0, 1fr) 6.6rem auto;
+		gap: 0.8rem;
+		align-items: center;
+		padding: 0.45rem 0.5rem;
+		min-height: 4.7rem;
+	}
+	.row.open {
+		background: var(--sheet);
+	}
+	.time {
+		text-align: left;
+		line-height: 1.15;
+		padding: 0.3rem 0.2rem;
+		border-radius: 3px;
+	}
+	.time:hover {
+		background: var(--sheet);
+	}
+	.time strong {
+		display: block;
+		font-size: 1.15rem;
+	}
+	.time span,
+	.place {
+		color: var(--ink-2);
+	}
+	.title {
+		font-family: var(--font-serif);
+		font-weight: 600;
+		font-size: 1.05rem;
+		text-align: left;
+		margin-right: 0.5rem;
+	}
+	.title:hover {
+		text-decoration: underline;
+		text-underline-offset: 3px;
+	}
+	.skipped .title {
+		color: var(--ink-2);
+		text-decoration: line-through;
+	}
+	.taken .title::before {
+		content: '✓ ';
+		color: var(--sharp);
+	}
+	.verdict {
+		display: -webkit-box;
+		-webkit-box-orient: vertical;
+		-webkit-line-clamp: 2;
+		line-clamp: 2;
+		overflow: hidden;
+	}
+	.note {
+		color: var(--ink-2);
+		font-style: italic;
+	}
+	.drawing {
+		min-height: 3.75rem;
+	}
+	.tools {
+		display: flex;
+		gap: 0.3rem;
+	}
+	@media (max-width: 45rem) {
+		.row {
+			grid-template-columns: 3.6rem minmax(0, 1fr) auto;
+			gap: 0.2rem 0.6rem;
+			padding: 0.5rem 0.2rem;
+		}
+		.words {
+			grid-column: 2 / -1;
+		}
+		.drawing {
+			display: none;
+		}
+		.time {
+			grid-row: 1 / 3;
+			align-self: start;
+		}
+		.status {
+			grid-column: 2;
+		}
+	}
+</style>

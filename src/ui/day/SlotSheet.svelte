@@ -1,0 +1,110 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { JOB_LIMITS } from '$core/format/job';
+	import { LIMITS } from '$core/format/shot';
+	import NumberField from '../shared/NumberField.svelte';
+	import type { DayView } from './day.svelte';
+
+	/** When and where a shot is taken, and what it is called. */
+	let { day }: { day: DayView } = $props();
+
+	const record = $derived(day.shots.find(({ id }) => id === day.editingId));
+	const words = $derived(`the time of “${record?.shot.title}”`);
+	const newGesture = () => crypto.randomUUID();
+	let gesture = '';
+</script>
+
+<Modal
+	title="Time and place"
+	size="xs"
+	bind:open={() => record !== undefined, (open) => !open && (day.editingId = null)}
+>
+	{#if record}
+		{@const { shot, slot } = record}
+		<div class="sheet">
+			<label>
+				what
+				<input
+					class="typed"
+					type="text"
+					maxlength={LIMITS.title}
+					value={shot.title}
+					onfocus={() => (gesture = newGesture())}
+					onchange={(event) => {
+						const title = event.currentTarget.value.trim();
+						if (title) day.changeShot(record, { ...shot, title }, `renaming “${shot.title}”`);
+						else event.currentTarget.value = shot.title;
+					}}
+				/>
+			</label>
+			<div class="pair">
+				<label>
+					starts
+					<input
+						class="typed"
+						type="datetime-local"
+						value={slot.startsAt}
+						onfocus={() => (gesture = newGesture())}
+						oninput={(event) => {
+							const startsAt = event.currentTarget.value.slice(0, 16);
+							if (startsAt.length === 16) day.changeSlot(record, { startsAt }, words, gesture);
+						}}
+					/>
+				</label>
+				<NumberField
+					label="takes"
+					unit="min"
+					value={slot.minutes}
+					low={0}
+					high={1440}
+					step={5}
+					digits={0}
+					onchange={(minutes, by) =>
+						day.changeSlot(record, { minutes: Math.round(minutes) }, words, by)}
+					{newGesture}
+				/>
+			</div>
+			<label>
+				where
+				<input
+					class="typed"
+					type="text"
+					maxlength={JOB_LIMITS.place}
+					value={slot.place}
+					placeholder="stone steps"
+					onfocus={() => (gesture = newGesture())}
+					oninput={(event) =>
+						day.changeSlot(
+							record,
+							{ place: event.currentTarget.value },
+							`the place of “${shot.title}”`,
+							gesture
+						)}
+				/>
+			</label>
+			<Button onclick={() => (day.editingId = null)}>Done</Button>
+		</div>
+	{/if}
+</Modal>
+
+<style>
+	.sheet {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		color: var(--ink);
+	}
+	.pair {
+		display: grid;
+		grid-template-columns: 1fr 6rem;
+		gap: 0.7rem;
+	}
+	label {
+		display: flex;
+		flex-direction: column;
+		gap: 0.1rem;
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+</style>

@@ -1,0 +1,128 @@
+import { later, minuteOf, moved } from '$core/day/schedule';
+import type { Guest, Status } from '$core/format/job';
+import { LIMITS, type Shot } from '$core/format/shot';
+import type { Job, ShotRecord, Slot } from '$data/database';
+import type { SlotChange } from '$data/store';
+import type { DayChange } from '../shared/library.svelte';
+import { addShot, setRemoved } from '../shared/dayActions';
+import type { Session } from '../shared/session.svelte';
+import type { Place } from '../shared/settings.svelte';
+
+/** What the Day screen shows and does: the shots of the open job in order of time. */
+export class DayView {
+	readonly session: Session;
+	readonly #ongo: (place: Place) => void;
+	/** What is looked for. */
+	search = $state('');
+	/** The shot whose time and place are being changed. */
+	editingId = $state<string | null>(null);
+
+	constructor(session: Session, ongo: (place: Place) => void) {
+		this.session = session;
+		this.#ongo = ongo;
+	}
+
+	get job(): Job {
+		const { job } = this.session;
+		if (!job) throw new Error('no job is open');
+		return job;
+	}
+
+	get shots(): readonly ShotRecord[] {
+		return this.session.jobShots;
+	}
+
+	/** The shots that match what is looked for: title, notes, place, people. */
+	readonly found = $derived.by(() => {
+		const wanted = this.search.trim().toLocaleLowerCase();
+		if (!wanted) return this.shots;
+		return this.shots.filter(({ shot, slot }) =>
+			[shot.title, shot.notes, slot.place, ...shot.people.map(({ name }) => name)].some((text) =>
+				text.toLocaleLowerCase().includes(wanted)
+			)
+		);
+	});
+
+	/** Opens a shot at another place of the work. */
+	async go(shotId: string, place: Place): Promise<void> {
+		await this.session.open(shotId);
+		this.#ongo(place);
+	}
+
+	setStatus(record: ShotRecord, status: Status): void {
+		this.changeSlot(record, { status }, `marking “${record.shot.title}” as ${status}`);
+	}
+
+	changeSlot({ id, slot }: ShotRecord, change: Partial<Slot>, words: string, gesture?: string) {
+		this.session.library.change(words, slot.jobId, { slots: [{ shotId: id, change }] }, gesture);
+	}
+
+	changeJob(change: Partial<Job>, words: string, gesture?: string): void {
+		this.session.library.change(words, this.job.id, { job: change }, gesture);
+	}
+
+	/** The day on another date: its shots go with it, at their times of day. */
+	moveToDate(date: string, gesture: string): void {
+		const days = minuteOf(`${date}T00:00`) - minuteOf(`${this.job.date}T00:00`);
+		if (days === 0) return;
+		const slots = this.session.library.shots
+			.filter(({ slot }) => slot.jobId === this.job.id)
+			.map(({ id, slot }) => ({ shotId: id, change: { startsAt: later(slot.startsAt, days) } }));
+		const words = 'the date of the day';
+		this.session.library.change(words, this.job.id, { job: { date }, slots }, gesture);
+	}
+
+	/** Puts a shot at another place in the order; the times follow. */
+	move({ id, shot }: ShotRecord, to: number): void {
+		const spans = this.shots.map((one) => ({ ...one.slot, shotId: one.id }));
+		const order = moved(
+			spans,
+			spans.findIndex(({ shotId }) => shotId === id),
+			to
+		);
+		const slots = order.flatMap(({ shotId, startsAt }, position): SlotChange[] => {
+			const was = spans.find((one) => one.shotId === shotId);
+			return was?.startsAt === startsAt && was.position === position
+				? []
+				: [{ shotId, change: { startsAt, position } }];
+		});
+		if (slots.length > 0)
+			this.session.library.change(`moving “${shot.title}”`, this.job.id, { slots });
+	}
+
+	async duplicate({ shot, slot }: ShotRecord): Promise<void> {
+		const { minutes, place } = slot;
+		const title = `${shot.title} (copy)`.slice(0, LIMITS.title);
+		await addShot(this.session, { ...shot, title }, { minutes, place });
+	}
+
+	async takeOut({ id }: ShotRecord): Promise<void> {
+		await setRemoved(this.session, id, true);
+	}
+
+	/** Moves a shot to another job, at its time of day there. */
+	moveToJob(record: ShotRecord, job: Job): void {
+		const startsAt = `${job.date}${record.slot.startsAt.slice(10)}`;
+		const words = `moving “${record.shot.title}” to “${job.title}”`;
+		const here = this.shots.filter(({ id }) => id !== record.id);
+		this.changeSlot(record, { jobId: job.id, startsAt }, words);
+		if (this.session.shotId === record.id && here[0]) void this.session.open(here[0].id);
+	}
+
+	/** Changes the people of the day, and shots with them where a name changed. */
+	changePeople(
+		people: readonly Guest[],
+		words: string,
+		shots: DayChange['shots'] = [],
+		gesture?: string
+	): void {
+		const change = { job: { people: [...people] }, shots };
+		this.session.library.change(words, this.job.id, change, gesture);
+	}
+
+	/** Changes one shot of the day, open or not. */
+	changeShot(record: ShotRecord, shot: Shot, words: string): void {
+		const { library } = this.session;
+		library.change(words, record.slot.jobId, { shots: [{ shotId: record.id, shot }] });
+	}
+}
