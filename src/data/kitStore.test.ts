@@ -1,6 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import { BodySchema, LensSchema } from '$core/format/shot';
-import { shotOf } from '$tests/support/shots';
 import { BODIES, LENSES } from './kit';
 import { lensesFor, PRESET_KIT } from './kitStore';
 import { Store } from './store';

@@ -183,14 +183,16 @@ export class Store {
 		});
 	}
 
-	/** Adds a job with its shots, each at the start of its history. Ids are new: nothing is overwritten. */
+	/** Adds a job with its shots, each at the start of its history. What is there already stays as it is. */
 	async addJob(job: Job, records: readonly ShotRecord[]): Promise<void> {
 		const { jobs, shots, steps } = this.#db;
 		await this.#db.transaction('rw', jobs, shots, steps, async () => {
-			await jobs.add(job);
-			await shots.bulkAdd([...records]);
+			if (!(await jobs.get(job.id))) await jobs.add(job);
+			const there = await shots.bulkGet(records.map(({ id }) => id));
+			const missing = records.filter((_, i) => !there[i]);
+			await shots.bulkAdd(missing);
 			await steps.bulkAdd(
-				records.map(({ id, cursor, shot }) => ({ shotId: id, step: cursor, gesture: '', shot }))
+				missing.map(({ id, cursor, shot }) => ({ shotId: id, step: cursor, gesture: '', shot }))
 			);
 		});
 	}

@@ -11,7 +11,6 @@
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './shared/session.svelte';
 	import { settings, type Place } from './shared/settings.svelte';
-	import Places from './shared/Places.svelte';
 	import CardScreen from './card/CardScreen.svelte';
 	import DayScreen from './day/DayScreen.svelte';
 	import TopBar from './shared/TopBar.svelte';

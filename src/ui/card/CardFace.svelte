@@ -13,10 +13,9 @@
 
 	let { content, solution }: Props = $props();
 	const shot = $derived(solution.scene.shot);
-	const isUpright = $derived(shot.camera.orientation === 'portrait');
 </script>
 
-<div class="face" class:upright={isUpright}>
+<div class="face">
 	<div class="answer" aria-live="polite">
 		{#if content.focusOn}
 			<p class="focus">
@@ -33,8 +32,8 @@
 				</div>
 			{/each}
 		</dl>
-		<p class="sentences"><Named {shot} text={content.sentences.join(' ')} /></p>
 	</div>
+	<p class="sentences"><Named {shot} text={content.sentences.join(' ')} /></p>
 	<div class="picture">
 		<SmallFrame
 			outcome={solution}
@@ -104,8 +103,7 @@
 		font-size: 1.05rem;
 	}
 	.picture {
-		display: flex;
-		max-height: 17rem;
+		height: min(17rem, 60vw);
 	}
 	.facts {
 		display: grid;
@@ -120,5 +118,18 @@
 		color: var(--ink-2);
 		border-top: 1px solid var(--rule);
 		padding-top: 0.4rem;
+	}
+	/* on a phone the answer stays in sight while the steppers are used */
+	@media (max-width: 45rem) {
+		.face {
+			display: contents;
+		}
+		.answer {
+			position: sticky;
+			top: 0;
+			z-index: 4;
+			background: var(--paper);
+			padding: 0.3rem 0;
+		}
 	}
 </style>

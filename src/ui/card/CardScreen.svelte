@@ -193,6 +193,10 @@
 			padding: 0.3rem 0.7rem 1rem;
 			overflow: visible;
 		}
+		.front,
+		.hands {
+			display: contents;
+		}
 		/* under the thumb, whatever is read above it */
 		.mark {
 			position: sticky;

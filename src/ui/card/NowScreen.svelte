@@ -68,6 +68,12 @@
 		[!lens && 'the lens', !part && 'how much of them', !group && 'how many'].filter(Boolean)
 	);
 
+	let answer = $state<HTMLElement>();
+	/** On a phone the answer comes below what was asked. */
+	$effect(() => {
+		if (made) answer?.scrollIntoView({ block: 'nearest' });
+	});
+
 	async function keep() {
 		if (!made || !lens || !part || !group) return;
 		const words = GROUPS.find(({ value }) => value === group)?.text ?? '';
@@ -114,7 +120,7 @@
 		</div>
 		<Pick label="light" options={lights} value={ev100} onchoose={(next) => (ev100 = next)} />
 	</div>
-	<div class="answer">
+	<div class="answer" bind:this={answer}>
 		{#if made?.problem}<p class="problem" role="status">{made.problem}</p>{/if}
 		{#if content && solution}
 			<CardFace content={{ ...content, facts, checks: [] }} {solution} />

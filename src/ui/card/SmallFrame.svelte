@@ -10,7 +10,12 @@
 	const { width, height } = $derived(frame);
 </script>
 
-<svg viewBox="{-width / 2} {-height / 2} {width} {height}" role="img" aria-label={label}>
+<svg
+	viewBox="{-width / 2} {-height / 2} {width} {height}"
+	style:aspect-ratio="{width} / {height}"
+	role="img"
+	aria-label={label}
+>
 	<clipPath {id}><rect x={-width / 2} y={-height / 2} {width} {height} /></clipPath>
 	<g clip-path="url(#{id})">
 		<rect x={-width / 2} y={-height / 2} {width} {height} fill={GROUND} />
@@ -39,8 +44,12 @@
 <style>
 	svg {
 		display: block;
+		width: auto;
+		height: 100%;
 		max-width: 100%;
-		max-height: 100%;
 		border: 1px solid var(--ink);
+	}
+	:global([data-look='night']) svg {
+		filter: brightness(0.75);
 	}
 </style>

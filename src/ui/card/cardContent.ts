@@ -44,8 +44,7 @@ const SUPPORT_WORDS = {
 const CHECKED = 2;
 
 export function cardOf(solution: Solution, odds: Odds | null, units: Units): CardContent {
-	const { plan, scene } = solution;
-	const { shot } = scene;
+	const { plan } = solution;
 	const { focus, exposure } = plan;
 	const verdict = verdictOf(solution, units);
 	const settings: Setting[] = [];

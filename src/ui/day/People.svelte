@@ -11,6 +11,7 @@
 	let { day }: { day: DayView } = $props();
 
 	let typed = $state('');
+	const EXAMPLE = 'Noor\nTeo, child, 1.1 m\nHalina, glasses, sits on the left';
 	let pasted = $state('');
 	let isPasting = $state(false);
 	let openId = $state<string | null>(null);
@@ -98,11 +99,7 @@
 		<label>
 			One person a line. After a comma: child, infant, dog or cat; glasses; the height of the eyes;
 			a note.
-			<textarea
-				class="typed"
-				rows="9"
-				bind:value={pasted}
-				placeholder={'Noor\nTeo, child, 1.1 m\nHalina, glasses, sits on the left'}></textarea>
+			<textarea class="typed" rows="9" bind:value={pasted} placeholder={EXAMPLE}></textarea>
 		</label>
 		{#if fromPasted.length > room}
 			<p role="alert">There is room for {room} more people; the first {room} are taken.</p>

@@ -3,7 +3,7 @@ import type { Guest, Status } from '$core/format/job';
 import { LIMITS, type Shot } from '$core/format/shot';
 import type { Job, ShotRecord, Slot } from '$data/database';
 import type { SlotChange } from '$data/store';
-import type { DayChange } from '../shared/library.svelte';
+import type { DayChange } from '../shared/dayChange';
 import { addShot, setRemoved } from '../shared/dayActions';
 import type { Session } from '../shared/session.svelte';
 import type { Place } from '../shared/settings.svelte';

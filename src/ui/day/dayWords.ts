@@ -18,7 +18,7 @@ const WORTH_MIN = 15;
 
 /** What lies between one shot and the next; empty when one follows the other soon. */
 export function pauseWords(minutes: number): string {
-	if (minutes === 0) return '';
+	if (minutes >= 0 && minutes < WORTH_MIN) return '';
 	return minutes > 0 ? `${durationWords(minutes)} free` : `overlaps by ${durationWords(-minutes)}`;
 }
 

@@ -31,20 +31,22 @@
 	{#if session.job}<Places {place} {ongo} />{/if}
 	{#if session.shot && place !== 'day'}
 		<ShotMenu {session} {onopenfile} {onhelp} />
-		<button
-			class="knob bare"
-			type="button"
-			aria-label="previous shot"
-			disabled={index <= 0}
-			onclick={() => go(-1)}>‹</button
-		>
-		<button
-			class="knob bare"
-			type="button"
-			aria-label="next shot"
-			disabled={index >= shots.length - 1}
-			onclick={() => go(1)}>›</button
-		>
+		{#if place === 'plan'}
+			<button
+				class="knob bare"
+				type="button"
+				aria-label="previous shot"
+				disabled={index <= 0}
+				onclick={() => go(-1)}>‹</button
+			>
+			<button
+				class="knob bare"
+				type="button"
+				aria-label="next shot"
+				disabled={index >= shots.length - 1}
+				onclick={() => go(1)}>›</button
+			>
+		{/if}
 	{/if}
 	<span class="spring"></span>
 	{#if session.job}

@@ -1,5 +1,5 @@
 import type { Shot } from '$core/format/shot';
-import type { Job, ShotRecord, Slot } from '$data/database';
+import type { Job, ShotRecord } from '$data/database';
 import { newestJobs, newestShots } from '$data/newest';
 import {
 	inOrder,
@@ -7,28 +7,10 @@ import {
 	type Contents,
 	type ErasedCounts,
 	type SetAside,
-	type SlotChange,
 	type Store,
 	type Trouble
 } from '$data/store';
-
-/** A change of a day: of what is said of its job, of its shots' places in it, and of the shots. */
-export interface DayChange {
-	readonly job?: Partial<Job>;
-	readonly slots?: readonly SlotChange[];
-	/** Changes inside shots; each is a step of that shot's history, too. */
-	readonly shots?: readonly { readonly shotId: string; readonly shot: Shot }[];
-}
-
-interface DayStep {
-	/** What was done, in words. */
-	readonly words: string;
-	readonly jobId: string;
-	/** Changes of the same gesture share a step. */
-	readonly gesture: string;
-	readonly before: DayChange;
-	readonly after: DayChange;
-}
+import { changed, merged, sameKeys, type DayChange, type DayStep } from './dayChange';
 
 /** Steps of days that can be undone. */
 const MOST_STEPS = 200;
@@ -78,14 +60,14 @@ export class Library {
 
 	/** Takes over what the store says, except for records that are being worked on here. */
 	follow(contents: Contents, worked: readonly ShotRecord[]): void {
-		const kept = new Map(worked.map((one) => [one.id, one]));
+		const workedOn = (shotId: string) => worked.find(({ id }) => id === shotId);
 		const isThere = (jobId: string) => !contents.erased.has(jobId);
 		this.setAside = contents.setAside;
 		this.jobs = newestJobs(this.jobs, contents.jobs).filter(({ id }) => isThere(id));
 		this.shots = newestShots(this.shots, contents.shots)
-			.filter(({ id, slot }) => isThere(slot.jobId) || kept.has(id))
+			.filter(({ id, slot }) => isThere(slot.jobId) || workedOn(id))
 			.map((one) => {
-				const mine = kept.get(one.id);
+				const mine = workedOn(one.id);
 				return mine ? { ...mine, slot: one.slot } : one;
 			})
 			.sort(inOrder);
@@ -101,10 +83,11 @@ export class Library {
 			: [...this.shots, shown].sort(inOrder);
 	}
 
-	/** Shows a new job with its shots; keeping them is the caller's. */
-	add(job: Job, shots: readonly ShotRecord[]): void {
+	/** Adds a new job with its shots. */
+	async add(job: Job, shots: readonly ShotRecord[]): Promise<void> {
 		this.jobs = [...this.jobs, job];
 		this.shots = [...this.shots, ...shots].sort(inOrder);
+		await this.#keep(() => this.#store.addJob(job, shots));
 	}
 
 	/** Changes a day in one step that can be undone. */
@@ -207,50 +190,21 @@ export class Library {
 			this.jobs = this.jobs.map((one) =>
 				one.id === jobId ? { ...one, ...job, revision: one.revision + 1 } : one
 			);
-			this.#keep(() => this.#store.changeJob(jobId, job));
+			void this.#keep(() => this.#store.changeJob(jobId, job));
 		}
 		if (slots.length > 0) {
-			const changes = new Map(slots.map(({ shotId, change }) => [shotId, change]));
 			this.shots = this.shots
 				.map((one) => {
-					const change = changes.get(one.id);
-					return change ? { ...one, slot: changed(one.slot, change) } : one;
+					const found = slots.find(({ shotId }) => shotId === one.id);
+					return found ? { ...one, slot: changed(one.slot, found.change) } : one;
 				})
 				.sort(inOrder);
-			this.#keep(() => this.#store.changeSlots(slots));
+			void this.#keep(() => this.#store.changeSlots(slots));
 		}
 	}
 
-	#keep(action: () => Promise<unknown>): void {
+	async #keep(action: () => Promise<unknown>): Promise<void> {
 		this.#pending = [...this.#pending, action];
-		void this.retry();
+		await this.retry();
 	}
-}
-
-const changed = (slot: Slot, change: Partial<Slot>): Slot => ({
-	...slot,
-	...change,
-	revision: slot.revision + 1
-});
-
-/** The present values of what a change names. */
-function sameKeys<T extends object>(change: Partial<T>, present: T): Partial<T> {
-	const keys = Object.keys(change) as (keyof T)[];
-	return Object.fromEntries(keys.map((key) => [key, present[key]])) as Partial<T>;
-}
-
-/** Two changes one after the other as one. */
-function merged(first: DayChange, second: DayChange): DayChange {
-	const slots = new Map((first.slots ?? []).map((one) => [one.shotId, one.change]));
-	for (const { shotId, change } of second.slots ?? []) {
-		slots.set(shotId, { ...slots.get(shotId), ...change });
-	}
-	const job = first.job || second.job ? { job: { ...first.job, ...second.job } } : {};
-	const shots = new Map((first.shots ?? []).map((one) => [one.shotId, one]));
-	for (const one of second.shots ?? []) shots.set(one.shotId, one);
-	return {
-		...job,
-		slots: [...slots].map(([shotId, change]) => ({ shotId, change })),
-		shots: [...shots.values()]
-	};
 }

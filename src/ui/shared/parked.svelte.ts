@@ -1,6 +1,7 @@
+import type { Shot } from '$core/format/shot';
 import type { ShotRecord } from '$data/database';
-import { record as recorded, type History } from '$data/history';
-import type { Store } from '$data/store';
+import { record as recorded, startHistory, type History } from '$data/history';
+import { troubleOf, type Store, type Trouble } from '$data/store';
 import type { Library } from './library.svelte';
 
 interface Entry {
@@ -16,6 +17,8 @@ interface Entry {
 export class Parked {
 	/** How many wait. */
 	size = $state(0);
+	/** Why the store does not take them. */
+	trouble = $state<Trouble | null>(null);
 	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- only its size is shown
 	readonly #entries = new Map<string, Entry>();
 	readonly #store: Store;
@@ -34,15 +37,25 @@ export class Parked {
 		this.#set({ record, history: Promise.resolve(history) });
 	}
 
-	/**
-	 * Adds a step to a shot's history.
-	 *
-	 * @param read reads the history of a shot that is not here yet
-	 */
-	change(record: ShotRecord, gesture: string, read: () => Promise<History>): void {
-		const before = this.#entries.get(record.id)?.history ?? read();
-		const history = before.then((one) => recorded(one, record.shot, gesture));
+	/** Changes a shot, as a step of its history, and saves it. */
+	change(shotId: string, shot: Shot): void {
+		const stored = this.#library.shots.find(({ id }) => id === shotId);
+		if (!stored) return;
+		const record = { ...stored, shot };
+		const before = this.#entries.get(shotId)?.history ?? this.historyOf(stored);
+		const history = before.then((one) => recorded(one, shot, crypto.randomUUID()));
 		this.#set({ record, history });
+		this.#library.show(record);
+		void this.save();
+	}
+
+	/** The history of a shot as the store holds it, or a new one when it cannot be read. */
+	async historyOf(stored: ShotRecord): Promise<History> {
+		try {
+			return await this.#store.readHistory(stored);
+		} catch {
+			return startHistory(stored.shot, stored.cursor);
+		}
 	}
 
 	/** Takes one out, to be opened. */
@@ -61,8 +74,17 @@ export class Parked {
 		}
 	}
 
-	/** Saves what the store takes. Rejects when it takes nothing. */
+	/** Saves what the store takes. */
 	async save(): Promise<void> {
+		try {
+			await this.#saveAll();
+			this.trouble = null;
+		} catch (error) {
+			this.trouble = troubleOf(error);
+		}
+	}
+
+	async #saveAll(): Promise<void> {
 		for (const [id, entry] of this.#entries) {
 			const history = await entry.history;
 			const { jobs, shots } = this.#library;

@@ -46,13 +46,15 @@ export class Session {
 
 	constructor(store = new Store()) {
 		this.#store = store;
-		this.library = new Library(store, (shotId, shot) => this.#changeOther(shotId, shot));
+		this.library = new Library(store, (shotId, shot) =>
+			shotId === this.shotId ? this.change(shot) : this.#parked.change(shotId, shot)
+		);
 		this.#parked = new Parked(store, this.library);
 	}
 
 	/** Why something is not kept; null while everything is. */
 	get trouble(): Trouble | null {
-		return this.#trouble ?? this.library.trouble;
+		return this.#trouble ?? this.library.trouble ?? this.#parked.trouble;
 	}
 	/** Something is not in the store yet. */
 	get isSaving(): boolean {
@@ -132,14 +134,7 @@ export class Session {
 	/** Adds a job with its shots and opens the first. */
 	async addJob(job: Job, shots: readonly ShotRecord[]): Promise<void> {
 		if (!(await this.#leave())) return;
-		this.library.add(job, shots);
-		try {
-			await this.#store.addJob(job, shots);
-			this.#trouble = null;
-		} catch (error) {
-			this.#trouble = troubleOf(error);
-			for (const one of shots) this.#parked.put(one, startHistory(one.shot, one.cursor));
-		}
+		await this.library.add(job, shots);
 		await this.openJob(job.id);
 	}
 
@@ -189,7 +184,7 @@ export class Session {
 		if (!theirs) {
 			this.#enter({ ...this.#record, revision: 0 }, this.#history, this.#history.first);
 		} else {
-			const history = record(await this.#readHistory(theirs), mine, this.newGesture('mine'));
+			const history = record(await this.#parked.historyOf(theirs), mine, this.newGesture('mine'));
 			const both =
 				keep === 'mine' ? history : record(history, theirs.shot, this.newGesture('theirs'));
 			this.#enter({ ...theirs, shot: present(both) }, both, theirs.cursor + 1);
@@ -200,6 +195,7 @@ export class Session {
 	/** Tries again to keep what the store refused. */
 	async retry(): Promise<void> {
 		await this.flush();
+		await this.#parked.save();
 		await this.library.retry();
 	}
 
@@ -229,7 +225,7 @@ export class Session {
 			} else {
 				this.#record = { ...this.#record, revision: result.revision };
 				this.library.show({ ...this.#record, cursor: history.cursor });
-				await this.#saveParked();
+				await this.#parked.save();
 			}
 		} catch (error) {
 			this.#unsavedFrom = Math.min(from, this.#unsavedFrom);
@@ -238,26 +234,6 @@ export class Session {
 			this.#writing = null;
 			this.#lastWriteAt = Date.now();
 			this.#isSaving = this.#unsavedFrom !== Infinity;
-		}
-	}
-
-	/** Changes a shot that need not be the open one. */
-	#changeOther(shotId: string, shot: Shot): void {
-		if (shotId === this.shotId) return this.change(shot);
-		const stored = this.library.shots.find(({ id }) => id === shotId);
-		if (!stored) return;
-		const changed = { ...stored, shot };
-		this.#parked.change(changed, this.newGesture('day'), () => this.#readHistory(stored));
-		this.library.show(changed);
-		void this.#saveParked();
-	}
-
-	async #saveParked(): Promise<void> {
-		try {
-			await this.#parked.save();
-			if (this.#unsavedFrom === Infinity) this.#trouble = null;
-		} catch (error) {
-			this.#trouble = troubleOf(error);
 		}
 	}
 
@@ -281,7 +257,7 @@ export class Session {
 	/** Opens a record as the store holds it, unless something was changed here in the meantime. */
 	async #adopt(stored: ShotRecord): Promise<void> {
 		const parked = await this.#parked.take(stored.id);
-		const history = parked?.history ?? (await this.#readHistory(stored));
+		const history = parked?.history ?? (await this.#parked.historyOf(stored));
 		if (this.#unsavedFrom !== Infinity) {
 			if (parked) this.#parked.put(parked.record, parked.history);
 			return;
@@ -290,14 +266,6 @@ export class Session {
 		this.#record = stored;
 		this.#history = history;
 		this.#emptyJobId = null;
-	}
-
-	async #readHistory(stored: ShotRecord): Promise<History> {
-		try {
-			return await this.#store.readHistory(stored);
-		} catch {
-			return startHistory(stored.shot, stored.cursor);
-		}
 	}
 
 	/** Takes over what the store says, except for a shot that is being worked on here. */

@@ -179,7 +179,7 @@ describe('a store that does not take it', () => {
 		await openSampleDay(session);
 		expect(session.trouble).toBe('full');
 		addJob.mockRestore();
-		await session.flush();
+		await session.retry();
 		expect(session.trouble).toBeNull();
 		store.close();
 		const { session: again } = await openWindow();
