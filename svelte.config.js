@@ -38,6 +38,7 @@ export default {
 		alias: {
 			$core: 'src/core',
 			$data: 'src/data',
+			$files: 'src/files',
 			$ui: 'src/ui',
 			$tests: 'tests'
 		},

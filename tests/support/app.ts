@@ -39,7 +39,7 @@ export class App {
 	}
 
 	async openMenu(): Promise<void> {
-		await this.page.getByRole('banner').getByRole('button').first().click();
+		await this.page.getByRole('banner').locator('.crumb').click();
 	}
 
 	/** Waits until everything is in the browser's store. */

@@ -81,38 +81,50 @@ export const JOB_SHAPE = {
 	people: list('the people of the day', GuestSchema, JOB_LIMITS.guests).default([])
 };
 
-const KitSchema = record('the kit', {
+export const KitSchema = record('the kit', {
 	bodies: list('the bodies', BodySchema.extend({ id: id('the id') }), JOB_LIMITS.kit).default([]),
-	lenses: list('the lenses', LensSchema.safeExtend({ id: id('the id') }), JOB_LIMITS.kit).default(
-		[]
-	)
+	lenses: list(
+		'the lenses',
+		LensSchema.safeExtend({
+			id: id('the id'),
+			/** Name of the body it is built into; missing for one that can be changed. */
+			onlyOn: text('the name of the body', 1, LIMITS.name).optional()
+		}),
+		JOB_LIMITS.kit
+	).default([])
 });
+
+export const DayShotSchema = record('the shot of the day', {
+	id: id('the id'),
+	...SLOT_SHAPE,
+	shot: ShotSchema
+});
+
+/** Ids that are there twice, as paths and messages. */
+export function repeatedIds(list: readonly { readonly id: string }[], key: string) {
+	const seen = new Set<string>();
+	return list.flatMap((one, i) => {
+		const isRepeated = seen.has(one.id);
+		seen.add(one.id);
+		const message = `“${one.id}” is there twice; each needs an id of its own`;
+		return isRepeated ? [{ path: [key, i, 'id'], message }] : [];
+	});
+}
 
 export const JobFileSchema = record('the job', {
 	format: z.literal('focalis-job', { error: () => 'this is not a Focalis job' }),
 	version: z.literal(1, { error: () => 'this version of the job file is not known here' }),
 	...JOB_SHAPE,
 	kit: KitSchema.default({ bodies: [], lenses: [] }),
-	shots: list(
-		'the shots',
-		record('the shot of the day', { id: id('the id'), ...SLOT_SHAPE, shot: ShotSchema }),
-		JOB_LIMITS.shots
-	)
+	shots: list('the shots', DayShotSchema, JOB_LIMITS.shots)
 }).superRefine(({ shots, people }, context) => {
-	const unique = (ids: readonly { readonly id: string }[], key: string) => {
-		const seen = new Set<string>();
-		ids.forEach((one, i) => {
-			if (seen.has(one.id)) {
-				const message = `“${one.id}” is there twice; each needs an id of its own`;
-				context.addIssue({ code: 'custom', path: [key, i, 'id'], message });
-			}
-			seen.add(one.id);
-		});
-	};
-	unique(shots, 'shots');
-	unique(people, 'people');
+	for (const problem of [...repeatedIds(shots, 'shots'), ...repeatedIds(people, 'people')]) {
+		context.addIssue({ code: 'custom', ...problem });
+	}
 });
 
+export type DayShot = z.output<typeof DayShotSchema>;
+export type KitOfFile = z.output<typeof KitSchema>;
 export type JobFile = z.output<typeof JobFileSchema>;
 export type Guest = z.output<typeof GuestSchema>;
 export type Taken = z.output<typeof TakenSchema>;

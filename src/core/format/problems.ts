@@ -8,7 +8,7 @@ export interface Problem {
 }
 
 /** At most this many problems are told at once: the first ones help, the thousandth does not. */
-const MOST_PROBLEMS = 50;
+export const MOST_PROBLEMS = 50;
 const LONGEST_PATH = 200;
 
 /** Zod's findings as paths and plain messages. */

@@ -15,7 +15,7 @@ export type Refusal = {
 
 export type ShotReading = { readonly ok: true; readonly shot: Shot } | Refusal;
 
-const refuse = (
+export const refuse = (
 	code: Refusal['code'],
 	message: string,
 	problems: readonly Problem[] = []
@@ -56,6 +56,6 @@ export function writeShotText(shot: Shot): string {
 	return JSON.stringify(shot, null, '\t') + '\n';
 }
 
-function isObject(value: unknown): value is Record<string, unknown> {
+export function isObject(value: unknown): value is Record<string, unknown> {
 	return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -2,7 +2,7 @@
 	import type { Solution } from '$core/solve/solve';
 	import Named from '../shared/Named.svelte';
 	import StateMark from '../shared/StateMark.svelte';
-	import type { CardContent } from './cardContent';
+	import type { CardContent } from '$files/printed';
 	import SmallFrame from './SmallFrame.svelte';
 
 	/** The front of a card, to be read at arm's length. */

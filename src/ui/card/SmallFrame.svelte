@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Outcome } from '../plan/pictures';
-	import { frameShapes, GROUND, RING } from './frameShapes';
+	import { GROUND, RING } from '$files/printed';
+	import { frameShapes } from './frameShapes';
 
 	/** The frame in small, the face to focus on ringed. */
 	let { outcome, label }: { outcome: Outcome; label: string } = $props();

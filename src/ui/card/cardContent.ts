@@ -6,31 +6,10 @@ import type { Solution } from '$core/solve/solve';
 import { isoWords, powerWords, shutterWords } from '$core/light/dials';
 import { framesSentence } from '../plan/odds/oddsWords';
 import { verdictOf } from '../plan/verdict/verdict';
+import type { CardContent, Setting } from '$files/printed';
 import { distance, fStop, shareInWords, type Units } from '../shared/words';
 
-/** What stands on the card of a shot: what one needs to know with the camera in the hand. */
-
-export interface Setting {
-	readonly label: string;
-	readonly value: string;
-}
-
-export interface CardContent {
-	/** "Ilinca’s left eye"; empty when there is nothing to focus on. */
-	readonly focusOn: string;
-	/** "middle row, third from left" */
-	readonly where: string;
-	readonly feasible: boolean;
-	/** The large ones: f-number, shutter, ISO, flash. */
-	readonly settings: readonly Setting[];
-	/** How it comes out, one sentence each. */
-	readonly sentences: readonly string[];
-	/** What to set up and how to do it. */
-	readonly facts: readonly Setting[];
-	/** Faces to look at afterwards at full size. */
-	readonly checks: readonly string[];
-	readonly cautions: readonly string[];
-}
+/** What stands on the card of a shot. */
 
 const SUPPORT_WORDS = {
 	handheld: 'in the hand',

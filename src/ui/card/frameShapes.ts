@@ -1,4 +1,5 @@
 import type { Flat } from '$core/anatomy/outline';
+import type { FrameShapes, Shape } from '$files/printed';
 import type { Outcome } from '../plan/pictures';
 import { drawFrame, type DrawnHead, type DrawnThing } from '../plan/frame/frameScene';
 
@@ -6,33 +7,6 @@ import { drawFrame, type DrawnHead, type DrawnThing } from '../plan/frame/frameS
  * The frame as a few plain shapes, mm on the sensor from its middle, y down, with a ring around the
  * face to focus on: for the card, for paper, and for files that no program of ours draws.
  */
-
-export type Shape = { readonly fill: string; readonly stroke?: string } & (
-	| { readonly kind: 'path'; readonly d: string }
-	| {
-			readonly kind: 'ellipse';
-			readonly x: number;
-			readonly y: number;
-			readonly rx: number;
-			readonly ry: number;
-			readonly angleDeg: number;
-	  }
-	| {
-			readonly kind: 'rect';
-			readonly x: number;
-			readonly y: number;
-			readonly width: number;
-			readonly height: number;
-	  }
-);
-
-export interface FrameShapes {
-	readonly width: number;
-	readonly height: number;
-	readonly shapes: readonly Shape[];
-	/** Around the face or thing to focus on; null when there is none. */
-	readonly ring: (Flat & { readonly radius: number }) | null;
-}
 
 const TONES = [
 	{ skin: '#e9c6a8', hair: '#4a3426', cloth: '#57677f' },
@@ -45,8 +19,6 @@ const FUR = '#9a7a56';
 const EYE = '#1b2a41';
 const THING = '#b9b09f';
 const LAMP = '#d9a441';
-export const GROUND = '#e6e0d3';
-export const RING = '#b23f2b';
 
 /** The ring stands off the head by so much of its size. */
 const RING_ROOM = 1.25;

@@ -1,0 +1,104 @@
+import Papa from 'papaparse';
+import { z } from 'zod';
+import { SLOT_SHAPE, type JobFile } from '$core/format/job';
+import { problemsOf, type Problem } from '$core/format/problems';
+import { LIMITS } from '$core/format/shot';
+
+/**
+ * The shot list as a table for spreadsheets: RFC 4180, with a byte order mark so that they read it as
+ * UTF-8. A cell that a spreadsheet would run as a formula gets an apostrophe in front, and loses it
+ * again on the way back.
+ */
+
+/** What begins a formula in a spreadsheet, also in its full-width forms. */
+const RUNS = /^'*[=+\-@\t\r\n＝＋－＠]/;
+const WAS_MADE_HARMLESS = /^'+[=+\-@\t\r\n＝＋－＠]/;
+
+export const harmless = (cell: string): string => (RUNS.test(cell) ? `'${cell}` : cell);
+export const restored = (cell: string): string =>
+	WAS_MADE_HARMLESS.test(cell) ? cell.slice(1) : cell;
+
+const COLUMNS = ['id', 'starts', 'minutes', 'title', 'place', 'status', 'people', 'notes'] as const;
+type Column = (typeof COLUMNS)[number];
+
+/** The shot list of a job. */
+export function writeShotList({ shots }: JobFile): string {
+	const rows = shots.map(({ id, startsAt, minutes, place, status, shot }) => [
+		id,
+		startsAt.replace('T', ' '),
+		`${minutes}`,
+		shot.title,
+		place,
+		status,
+		shot.people.map(({ name }) => name).join('; '),
+		shot.notes
+	]);
+	const cells = [[...COLUMNS], ...rows].map((row) => row.map(harmless));
+	return '\uFEFF' + Papa.unparse(cells, { newline: '\r\n' }) + '\r\n';
+}
+
+const RowSchema = z.strictObject({
+	id: z.string().optional(),
+	startsAt: SLOT_SHAPE.startsAt.optional(),
+	minutes: SLOT_SHAPE.minutes.optional(),
+	title: z.string().max(LIMITS.title, `the title may be at most ${LIMITS.title} characters long`),
+	place: SLOT_SHAPE.place.optional(),
+	status: SLOT_SHAPE.status.optional(),
+	people: z.array(z.string().max(LIMITS.name)).max(LIMITS.people).optional(),
+	notes: z.string().max(LIMITS.notes).optional()
+});
+
+/** A row that was read: what the table leaves out stays as it is. */
+export type ReadRow = z.output<typeof RowSchema>;
+
+export type ListReading =
+	| { readonly ok: true; readonly rows: readonly ReadRow[] }
+	| { readonly ok: false; readonly message: string; readonly problems: readonly Problem[] };
+
+/** Most rows of a list. */
+const MOST_ROWS = 1000;
+
+/** Reads a shot list: ours, or any table whose first line names some of our columns. */
+export function readShotList(text: string): ListReading {
+	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+		skipEmptyLines: 'greedy',
+		// one more than there may be tells of too many
+		preview: MOST_ROWS + 2
+	});
+	const [head = [], ...lines] = data;
+	const columns = head.map((cell) => restored(cell).trim().toLowerCase());
+	if (!columns.includes('title')) {
+		const message = `This table has no column called “title”. The columns are ${COLUMNS.join(', ')}.`;
+		return { ok: false, message, problems: [] };
+	}
+	if (lines.length > MOST_ROWS) {
+		return { ok: false, message: `This table has more than ${MOST_ROWS} rows.`, problems: [] };
+	}
+	const rows: ReadRow[] = [];
+	const problems: Problem[] = [];
+	for (const [i, line] of lines.entries()) {
+		const cell = (column: Column) => restored(line[columns.indexOf(column)] ?? '').trim();
+		const said = <T>(column: Column, value: (text: string) => T) => {
+			const text = cell(column);
+			return text === '' ? {} : { [column]: value(text) };
+		};
+		const { starts, ...rest } = {
+			...said('id', String),
+			...said('starts', (text) => text.replace(' ', 'T')),
+			...said('minutes', Number),
+			title: cell('title'),
+			...said('place', String),
+			...said('status', (text) => text.toLowerCase()),
+			...said('people', (text) => text.split(';').flatMap((name) => name.trim() || [])),
+			...said('notes', String)
+		} as Record<string, unknown>;
+		const result = RowSchema.safeParse(starts === undefined ? rest : { ...rest, startsAt: starts });
+		if (result.success) rows.push(result.data);
+		else {
+			const found = problemsOf(result.error).map((one) => ({ ...one, path: `line ${i + 2}` }));
+			problems.push(...found);
+		}
+	}
+	if (problems.length === 0) return { ok: true, rows };
+	return { ok: false, message: 'Something in this table is not right.', problems };
+}

@@ -1,0 +1,90 @@
+import type { DayShot } from '$core/format/job';
+import type { Shot } from '$core/format/shot';
+import type { Spreads } from '$core/odds/spreads';
+import { nameOfId } from '$core/solve/names';
+import { asItIs, turnedOut } from '$core/solve/different';
+import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+import type { Outlook, PrintedCard } from '$files/printed';
+import { cardOf } from '../card/cardContent';
+import { frameShapes } from '../card/frameShapes';
+import { clock } from '../day/dayWords';
+import { distance, fStop, smallLength, type Units } from '../shared/words';
+
+/** The cards of a job for files and paper. */
+
+/** The f-numbers of whole stops, that a ladder in short shows. */
+const WHOLE_STOPS: ReadonlySet<number> = new Set([1, 1.4, 2, 2.8, 4, 5.6, 8, 11, 16, 22, 32]);
+/** How far away it may turn out, and how deep the group, as shares of what is planned. */
+const DISTANCES = [0.7, 0.85, 1, 1.2, 1.5] as const;
+const DEPTHS = [0.5, 1, 1.5, 2] as const;
+
+/** The card of one shot; takes as long as twenty plans. */
+export function printedCard(
+	{ startsAt, place, shot }: DayShot,
+	spreads: Spreads,
+	units: Units
+): PrintedCard {
+	const solution = asksForSomething(shot) ? solve(shot, spreads) : null;
+	return {
+		title: shot.title,
+		when: [clock(startsAt), place].filter(Boolean).join(', '),
+		notes: shot.notes,
+		content: solution && withoutOdds(solution, units),
+		frame: solution && frameShapes(solution),
+		ladder: solution ? ladderInShort(solution) : [],
+		different: solution?.pair ? whenDifferent(solution, spreads, units) : null
+	};
+}
+
+/** Odds are counted on the screen; a file leaves the frames to take out. */
+function withoutOdds(solution: Solution, units: Units) {
+	const content = cardOf(solution, null, units);
+	return { ...content, facts: content.facts.filter(({ label }) => label !== 'frames') };
+}
+
+function ladderInShort({ plan }: Solution): PrintedCard['ladder'] {
+	return plan.ladder
+		.filter(({ fNumber }) => WHOLE_STOPS.has(fNumber) || fNumber === plan.fNumber)
+		.map(({ fNumber, sharpPeople, people }) => ({
+			fNumber: fStop(fNumber),
+			held: `${sharpPeople}/${people}`,
+			isPick: fNumber === plan.fNumber
+		}));
+}
+
+function whenDifferent(
+	{ scene, plan }: Solution,
+	spreads: Spreads,
+	units: Units
+): PrintedCard['different'] {
+	const { shot } = scene;
+	const { distanceM, depthM, rows } = asItIs(shot);
+	if (!Number.isFinite(distanceM) || distanceM <= 0) return null;
+	const nearest = shot.lens.closestFocusM + depthM / 2;
+	const distances = [...new Set(DISTANCES.map((share) => rounded(distanceM * share)))].filter(
+		(metres) => metres > nearest
+	);
+	const depths = rows > 1 && depthM > 0 ? DEPTHS.map((share) => depthM * share) : [depthM];
+	const outlook = (changed: Shot): Outlook => {
+		const { plan: next } = solve(changed, spreads);
+		const who = next.focus?.personId ?? null;
+		return {
+			fNumber: next.fNumber === null ? '' : fStop(next.fNumber),
+			focusOn: who && who !== plan.focus?.personId ? nameOfId(shot, who) : '',
+			feasible: next.feasible
+		};
+	};
+	return {
+		distances: distances.map((metres) => distance(metres, units)),
+		rows: depths.map((depth) => ({
+			depth: rows > 1 ? smallLength(depth, units) : '',
+			outlooks: distances.map((metres) =>
+				outlook(turnedOut(shot, { distanceM: metres, ...(rows > 1 ? { depthM: depth } : {}) }))
+			)
+		}))
+	};
+}
+
+/** A distance one could pace out: to a tenth of a metre, from three metres on to a half. */
+const rounded = (metres: number): number =>
+	metres < 3 ? Math.round(metres * 10) / 10 : Math.round(metres * 2) / 2;
