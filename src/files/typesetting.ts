@@ -40,7 +40,7 @@ interface Face {
 
 const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' });
 /** Marks that direct a text or join its letters: they have no shape of their own. */
-const INVISIBLE = /[\u200b-\u200f\u202a-\u202e\u2060-\u2069\ufe00-\ufe0f\ufeff]/gu;
+const INVISIBLE = /\p{Default_Ignorable_Code_Point}/gu;
 
 export class Typesetter {
 	readonly #doc: PDFDocument;

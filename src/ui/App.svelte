@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import type { Refusal } from '$core/format/shotFile';
 	import PlanScreen from './plan/PlanScreen.svelte';
-	import { addShot } from './shared/dayActions';
-	import { readShotFile, saveShotFile } from './shared/files';
+	import { saveShotFile } from './shared/files';
+	import FilesSheet from './files/FilesSheet.svelte';
+	import ImportSheet from './files/ImportSheet.svelte';
+	import { Openings } from './files/openings.svelte';
+	import { Keeping } from './shared/keeping.svelte';
+	import { actionOf, type Action } from './shared/shortcuts';
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
 	import { openSampleDay } from './shared/sample';
@@ -31,14 +34,24 @@
 	const store = new Store();
 	const session = new Session(store);
 	const kit = provideKit(new Kit(store.kit));
-	let refusal = $state.raw<Refusal | null>(null);
+	const keeping = new Keeping();
+	const openings = new Openings(session, kit);
 	let isHelpOpen = $state(false);
+	let areFilesOpen = $state(false);
 	let isDropping = $state(false);
 	let chooser = $state<HTMLInputElement>();
 	let hasOpenedSample = false;
 
 	$effect(() => untrack(() => session.start(shotId ?? settings.lastShotId)));
 	$effect(() => kit.start());
+	$effect(() => keeping.start());
+	$effect(() => {
+		if (!session.isSaving || !session.job || session.job.isSample) return;
+		untrack(() => {
+			keeping.noteChange();
+			void keeping.askToKeep();
+		});
+	});
 	$effect(() => {
 		if (!session.isReady || !wantsSample || hasOpenedSample) return;
 		hasOpenedSample = true;
@@ -56,17 +69,12 @@
 		});
 	});
 
-	async function take(file: File | undefined) {
-		if (!file) return;
-		const reading = await readShotFile(file);
-		refusal = reading.ok ? null : reading;
-		if (reading.ok) await addShot(session, reading.shot);
-	}
+	const take = (file: File | undefined) => file && void openings.take(file);
 
 	function drop(event: DragEvent) {
 		event.preventDefault();
 		isDropping = false;
-		void take(event.dataTransfer?.files[0]);
+		take(event.dataTransfer?.files[0]);
 	}
 
 	/** On the day what was done to it, else what was done to the shot. */
@@ -80,10 +88,21 @@
 		o: () => chooser?.click(),
 		s: () => session.shot && saveShotFile(session.shot)
 	};
-	const LETTERS: Readonly<Record<string, () => void>> = {
-		u: () => settings.set({ units: settings.units === 'm' ? 'ft' : 'm' }),
-		n: () => settings.set({ look: settings.look === 'night' ? 'day' : 'night' }),
-		'?': () => (isHelpOpen = true)
+	const step = (by: number) => {
+		const index = session.jobShots.findIndex(({ id }) => id === session.shotId);
+		const next = session.jobShots[index + by];
+		if (next) void session.open(next.id);
+	};
+	const ACTS: Readonly<Record<Action, () => void>> = {
+		day: () => (place = 'day'),
+		plan: () => (place = 'plan'),
+		card: () => (place = 'card'),
+		previous: () => step(-1),
+		next: () => step(1),
+		files: () => (areFilesOpen = true),
+		units: () => settings.set({ units: settings.units === 'm' ? 'ft' : 'm' }),
+		look: () => settings.set({ look: settings.look === 'night' ? 'day' : 'night' }),
+		help: () => (isHelpOpen = true)
 	};
 
 	function press(event: KeyboardEvent) {
@@ -93,11 +112,12 @@
 		const isCommand = event.ctrlKey || event.metaKey;
 		if (event.altKey || document.querySelector('dialog[open]')) return;
 		if (isCommand && isTyping && 'zyZ'.includes(event.key)) return;
-		if (!isCommand && (isTyping || !settings.shortcuts)) return;
-		const action = (isCommand ? CTRL : LETTERS)[event.key];
-		if (!action) return;
+		if (!isCommand && isTyping) return;
+		const letter = isCommand ? null : actionOf(event.key);
+		const act = letter ? ACTS[letter] : isCommand ? CTRL[event.key] : undefined;
+		if (!act) return;
 		event.preventDefault();
-		action();
+		act();
 	}
 </script>
 
@@ -123,12 +143,18 @@
 		{session}
 		place={at}
 		ongo={(next) => (place = next)}
-		onopenfile={() => chooser?.click()}
+		onfiles={() => (areFilesOpen = true)}
 		onhelp={() => (isHelpOpen = true)}
 	/>
-	<Notices {session} {refusal} onforget={() => (refusal = null)} />
+	<Notices
+		{session}
+		{keeping}
+		refusal={openings.refusal}
+		onforget={() => (openings.refusal = null)}
+		onfiles={() => (areFilesOpen = true)}
+	/>
 	{#if session.job && at === 'day'}
-		<DayScreen {session} ongo={(next) => (place = next)} onopenfile={() => chooser?.click()} />
+		<DayScreen {session} ongo={(next) => (place = next)} onfiles={() => (areFilesOpen = true)} />
 	{:else if session.shot && at === 'card'}
 		<CardScreen {session} ongo={(next) => (place = next)} />
 	{:else if session.shot}
@@ -140,17 +166,27 @@
 		bind:this={chooser}
 		hidden
 		type="file"
-		aria-label="Open a shot file"
-		accept=".json,application/json"
+		aria-label="Open a file"
+		accept=".json,.csv,application/json,text/csv"
 		onchange={(event) => {
 			const [file] = event.currentTarget.files ?? [];
 			event.currentTarget.value = '';
-			void take(file);
+			take(file);
 		}}
 	/>
-	{#if isDropping}<div class="drop" aria-hidden="true">Drop the shot file here</div>{/if}
+	{#if isDropping}<div class="drop" aria-hidden="true">Drop the file here</div>{/if}
 </div>
 <Help bind:open={isHelpOpen} />
+<FilesSheet
+	{session}
+	{keeping}
+	bind:open={areFilesOpen}
+	onopenfile={() => {
+		areFilesOpen = false;
+		chooser?.click();
+	}}
+/>
+<ImportSheet {session} {kit} file={openings.compared} onclose={() => (openings.compared = null)} />
 
 <style>
 	.app {

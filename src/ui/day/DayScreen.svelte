@@ -17,10 +17,10 @@
 	interface Props {
 		session: Session;
 		ongo: (place: Place) => void;
-		onopenfile: () => void;
+		onfiles: () => void;
 	}
 
-	let { session, ongo, onopenfile }: Props = $props();
+	let { session, ongo, onfiles }: Props = $props();
 
 	const day = untrack(() => new DayView(session, (place) => ongo(place)));
 	const TABS = [
@@ -36,7 +36,7 @@
 
 <main class="day" data-tab={tab}>
 	<div class="head">
-		<JobHead {day} {onopenfile} />
+		<JobHead {day} />
 		<div class="tabs">
 			<Choice label="Show" quiet options={TABS} value={tab} onchoose={(next) => (tab = next)} />
 		</div>
@@ -53,6 +53,7 @@
 			/>
 			{#if day.search}<span role="status">{day.found.length} of {day.shots.length}</span>{/if}
 			<button class="knob" type="button" onclick={() => (isKitOpen = true)}>Kit</button>
+			<button class="knob" type="button" onclick={onfiles}>Files</button>
 		</div>
 		{#if day.shots.length > 0}
 			<ShotList {day} />

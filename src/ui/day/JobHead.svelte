@@ -6,7 +6,7 @@
 	import JobsMenu from './JobsMenu.svelte';
 
 	/** What the day is: title, date, place, notes; and how far it has come. */
-	let { day, onopenfile }: { day: DayView; onopenfile: () => void } = $props();
+	let { day }: { day: DayView } = $props();
 
 	const job = $derived(day.job);
 	const count = (status: string) => day.shots.filter(({ slot }) => slot.status === status).length;
@@ -39,7 +39,7 @@
 				if (title.trim()) change({ title }, 'title');
 			}}
 		/>
-		<JobsMenu {day} {onopenfile} />
+		<JobsMenu {day} />
 	</div>
 	<p class="facts">
 		<input

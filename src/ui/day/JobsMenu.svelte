@@ -8,7 +8,7 @@
 	import type { DayView } from './day.svelte';
 
 	/** Other jobs, a new one, and erasing this one. */
-	let { day, onopenfile }: { day: DayView; onopenfile: () => void } = $props();
+	let { day }: { day: DayView } = $props();
 
 	let isOpen = $state(false);
 	let isAsking = $state(false);
@@ -45,7 +45,6 @@
 		>A new day</DropdownItem
 	>
 	<DropdownItem onclick={() => then(() => openSampleDay(session))}>Sample day</DropdownItem>
-	<DropdownItem onclick={() => then(onopenfile)}>Open a file…</DropdownItem>
 	<DropdownItem onclick={() => then(() => (isAsking = true))}
 		>Erase this job from this device…</DropdownItem
 	>

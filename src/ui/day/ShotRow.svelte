@@ -7,8 +7,7 @@
 	import { settings } from '../shared/settings.svelte';
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';
-	import { verdictOf } from '../plan/verdict/verdict';
-	import { clock, durationWords, STATUS_WORDS } from './dayWords';
+	import { clock, durationWords, STATUS_WORDS, verdictWords } from './dayWords';
 	import SmallStage from './SmallStage.svelte';
 	import { askSolution } from './solutions';
 	import type { DayView } from './day.svelte';
@@ -31,7 +30,7 @@
 	let isNear = $state(false);
 	let solution = $state.raw<Solution | null>(null);
 	const verdict = $derived(
-		solution?.scene.shot === shot ? verdictOf(solution, settings.units) : null
+		solution?.scene.shot === shot ? verdictWords(solution, settings.units) : null
 	);
 
 	// worked out when it comes near what is seen
@@ -70,15 +69,11 @@
 		</button>
 		{#if slot.place}<span class="place"><bdi>{slot.place}</bdi></span>{/if}
 		<p class="verdict">
-			{#if verdict?.focusOn}
-				<StateMark state={solution?.plan.feasible ? 'sharp' : 'soft'} />
-				<Named
-					{shot}
-					text="{verdict.focusOn}, {verdict.fNumber}{verdict.exposure &&
-						`, ${verdict.exposure}`}. {verdict.sentences[0] ?? ''}"
-				/>
-			{:else if verdict}
-				{verdict.sentences[0] ?? ''}
+			{#if verdict}
+				{#if solution?.plan.focus}
+					<StateMark state={solution.plan.feasible ? 'sharp' : 'soft'} />
+				{/if}
+				<Named {shot} text={verdict} />
 			{:else if isNear && shot.people.length + shot.things.length === 0}
 				Nobody is there yet.
 			{/if}

@@ -1,4 +1,7 @@
 import type { Status } from '$core/format/job';
+import type { Solution } from '$core/solve/solve';
+import { verdictOf } from '../plan/verdict/verdict';
+import type { Units } from '../shared/words';
 
 /** Times of a day as one says them. */
 
@@ -33,3 +36,10 @@ export const STATUS_WORDS: Readonly<Record<Status, string>> = {
 	taken: 'taken',
 	skipped: 'skipped'
 };
+
+/** The verdict in short, as a line of text. */
+export function verdictWords(solution: Solution, units: Units): string {
+	const { focusOn, fNumber, exposure, sentences } = verdictOf(solution, units);
+	const settings = [focusOn, fNumber, exposure].filter(Boolean).join(', ');
+	return [settings && `${settings}.`, sentences[0] ?? ''].filter(Boolean).join(' ');
+}

@@ -1,14 +1,14 @@
 <script lang="ts">
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import { settings } from './settings.svelte';
+	import ShortcutList from './ShortcutList.svelte';
 
 	let { open = $bindable(false) }: { open?: boolean } = $props();
 
 	const KEYS = [
 		['Ctrl Z, Ctrl Y', 'undo, redo'],
 		['Ctrl O, Ctrl S', 'open a shot file, save the shot to a file'],
-		['U', 'metres or feet'],
-		['N', 'day or night look'],
+		['on the card', 'left and right go from shot to shot'],
+		['on the handle of a shot of the day', 'Alt with up or down moves it in the order'],
 		[
 			'on the stage',
 			'arrows go from object to object, Enter takes hold; then arrows move 5 cm (Shift: 1 cm), comma and full stop turn, Enter lets go'
@@ -37,14 +37,7 @@
 				<dd>{words}</dd>
 			{/each}
 		</dl>
-		<label>
-			<input
-				type="checkbox"
-				checked={settings.shortcuts}
-				onchange={(event) => settings.set({ shortcuts: event.currentTarget.checked })}
-			/>
-			single-letter shortcuts
-		</label>
+		<ShortcutList />
 		<p>
 			The picture is drawn through the lens as it is set, so blur, discs of light and who hides whom
 			are as they will be. The figures are invented; shake and motion are not drawn.
@@ -70,11 +63,5 @@
 	}
 	dt {
 		font-weight: 600;
-	}
-	label {
-		display: flex;
-		align-items: center;
-		gap: 0.5rem;
-		min-height: 2rem;
 	}
 </style>

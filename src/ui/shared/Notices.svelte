@@ -1,16 +1,19 @@
 <script lang="ts">
 	import type { Refusal } from '$core/format/shotFile';
 	import { saveShotFile, saveText } from './files';
+	import type { Keeping } from './keeping.svelte';
 	import type { Session } from './session.svelte';
 
-	/** What must be said plainly: trouble with the store, another window's change, a file that is no shot. */
+	/** What must be said plainly: trouble with the store, another window's change, a file that is not ours. */
 	interface Props {
 		session: Session;
+		keeping: Keeping;
 		refusal: Refusal | null;
 		onforget: () => void;
+		onfiles: () => void;
 	}
 
-	let { session, refusal, onforget }: Props = $props();
+	let { session, keeping, refusal, onforget, onfiles }: Props = $props();
 	let isSetAsideSeen = $state(false);
 
 	const MOST_SHOWN = 4;
@@ -64,6 +67,13 @@
 				{/if}
 			</div>
 			<button class="knob" type="button" onclick={onforget}>Close</button>
+		</div>
+	{/if}
+	{#if keeping.isBackupDue}
+		<div class="notice" role="status">
+			<p>A day’s work is in this browser alone. A backup file keeps it safe elsewhere, too.</p>
+			<button class="knob" type="button" onclick={onfiles}>Back up…</button>
+			<button class="knob" type="button" onclick={() => keeping.notNow()}>Not now</button>
 		</div>
 	{/if}
 	{#if session.library.setAside.length > 0 && !isSetAsideSeen}

@@ -12,11 +12,11 @@
 	/** The job's shots, and what can be done with the open one. */
 	interface Props {
 		session: Session;
-		onopenfile: () => void;
+		onfiles: () => void;
 		onhelp: () => void;
 	}
 
-	let { session, onopenfile, onhelp }: Props = $props();
+	let { session, onfiles, onhelp }: Props = $props();
 
 	let isOpen = $state(false);
 
@@ -76,7 +76,7 @@
 				<Button size="xs" color="light" onclick={() => then(saveShotFile(shot))}
 					>Save to a file</Button
 				>
-				<Button size="xs" color="light" onclick={() => then(onopenfile())}>Open a file…</Button>
+				<Button size="xs" color="light" onclick={() => then(onfiles())}>Files…</Button>
 				<Button size="xs" color="light" onclick={() => then(addShot(session, newShot('New shot')))}
 					>New shot</Button
 				>

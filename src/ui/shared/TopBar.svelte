@@ -10,11 +10,11 @@
 		session: Session;
 		place: Place;
 		ongo: (place: Place) => void;
-		onopenfile: () => void;
+		onfiles: () => void;
 		onhelp: () => void;
 	}
 
-	let { session, place, ongo, onopenfile, onhelp }: Props = $props();
+	let { session, place, ongo, onfiles, onhelp }: Props = $props();
 
 	const { library } = $derived(session);
 	const isDay = $derived(place === 'day');
@@ -30,7 +30,7 @@
 	<span class="word">Focalis</span>
 	{#if session.job}<Places {place} {ongo} />{/if}
 	{#if session.shot && place !== 'day'}
-		<ShotMenu {session} {onopenfile} {onhelp} />
+		<ShotMenu {session} {onfiles} {onhelp} />
 		{#if place === 'plan'}
 			<button
 				class="knob bare"

@@ -46,7 +46,7 @@ export async function addShot(
 	const fresh = { id: crypto.randomUUID(), revision: 0, cursor: 0, shot, slot };
 	if (!session.job) return session.addJob(job, [fresh]);
 	await session.enter(fresh);
-	session.library.noteAdded(`adding “${shot.title}”`, fresh);
+	session.library.noteAdded(`adding “${shot.title}”`, [fresh]);
 }
 
 /** Takes a shot out of its job, or puts it back; another one is opened in its stead. */

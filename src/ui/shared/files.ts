@@ -1,21 +1,7 @@
-import { readShotText, SHOT_BYTES, writeShotText, type ShotReading } from '$core/format/shotFile';
+import { writeShotText } from '$core/format/shotFile';
 import type { Shot } from '$core/format/shot';
 
-/** Shot files in and out of the browser. */
-
-/** Reads a chosen or dropped file; its size is checked before it is read. */
-export async function readShotFile(file: File): Promise<ShotReading> {
-	if (file.size > SHOT_BYTES) {
-		const message = `“${file.name}” is too large for a shot file (over 1 MB).`;
-		return { ok: false, code: 'not-a-shot', message, problems: [] };
-	}
-	try {
-		return readShotText(await file.text());
-	} catch {
-		const message = `“${file.name}” cannot be read from this device.`;
-		return { ok: false, code: 'not-json', message, problems: [] };
-	}
-}
+/** Files out of the browser. */
 
 /** Hands a shot to the browser as a download. */
 export function saveShotFile(shot: Shot): void {
@@ -33,8 +19,8 @@ export function fileName(title: string): string {
 }
 
 /** Hands a text to the browser as a download. */
-export function saveText(name: string, text: string): void {
-	saveBlob(name, new Blob([text], { type: 'application/json' }));
+export function saveText(name: string, text: string, type = 'application/json'): void {
+	saveBlob(name, new Blob([text], { type }));
 }
 
 /** Hands a file to the browser as a download. */

@@ -83,9 +83,9 @@ export class Library {
 			: [...this.shots, shown].sort(inOrder);
 	}
 
-	/** Adds a new job with its shots. */
+	/** Adds shots to a job, and the job if it is new. */
 	async add(job: Job, shots: readonly ShotRecord[]): Promise<void> {
-		this.jobs = [...this.jobs, job];
+		if (!this.jobs.some(({ id }) => id === job.id)) this.jobs = [...this.jobs, job];
 		this.shots = [...this.shots, ...shots].sort(inOrder);
 		await this.#keep(() => this.#store.addJob(job, shots));
 	}
@@ -109,13 +109,17 @@ export class Library {
 		this.#undone = [];
 	}
 
-	/** Notes that a shot was added, so that undo takes it out again. */
-	noteAdded(words: string, { id, slot }: ShotRecord): void {
-		const slots = (isRemoved: boolean) => ({ slots: [{ shotId: id, change: { isRemoved } }] });
+	/** Notes that shots were added to a job, so that undo takes them out again. */
+	noteAdded(words: string, records: readonly ShotRecord[]): void {
+		const [first] = records;
+		if (!first) return;
+		const slots = (isRemoved: boolean) => ({
+			slots: records.map(({ id }) => ({ shotId: id, change: { isRemoved } }))
+		});
 		const step = {
 			words,
-			jobId: slot.jobId,
-			gesture: id,
+			jobId: first.slot.jobId,
+			gesture: first.id,
 			before: slots(true),
 			after: slots(false)
 		};

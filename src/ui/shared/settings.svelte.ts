@@ -37,10 +37,18 @@ const SettingsSchema = z.object({
 	units: z.enum(['m', 'ft']).default('m'),
 	/** Single-letter shortcuts can be turned off. */
 	shortcuts: z.boolean().default(true),
+	/** Keys that were changed, by the name of their action; empty for none. */
+	keys: z.record(z.string(), z.string().max(4)).default({}),
 	/** The camera turns after people who are moved. */
 	keepsAimed: z.boolean().default(false),
 	myWay: MyWaySchema.default(MyWaySchema.parse({})),
 	lastShotId: z.string().nullable().default(null),
+	/** When everything was backed up last, ms. */
+	backedUpAt: z.number().nullable().default(null),
+	/** When something was changed first that no backup holds, ms. */
+	changedAt: z.number().nullable().default(null),
+	/** No word of a backup before then, ms. */
+	askAgainAt: z.number().default(0),
 	lastPlace: z.enum(PLACES).default('plan'),
 	overlays: OverlaysSchema.default(OverlaysSchema.parse({}))
 });
@@ -70,6 +78,9 @@ class Settings {
 	get shortcuts() {
 		return this.#values.shortcuts;
 	}
+	get keys() {
+		return this.#values.keys;
+	}
 	get myWay() {
 		return this.#values.myWay;
 	}
@@ -78,6 +89,15 @@ class Settings {
 	}
 	get overlays() {
 		return this.#values.overlays;
+	}
+	get backedUpAt() {
+		return this.#values.backedUpAt;
+	}
+	get changedAt() {
+		return this.#values.changedAt;
+	}
+	get askAgainAt() {
+		return this.#values.askAgainAt;
 	}
 	get lastPlace() {
 		return this.#values.lastPlace;

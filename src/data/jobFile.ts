@@ -1,0 +1,68 @@
+import type { JobFile, KitOfFile } from '$core/format/job';
+import type { Backup } from '$core/format/openedFile';
+import { ASSUMED } from '$core/odds/spreads';
+import type { Job, KitBody, KitLens, ShotRecord } from './database';
+import type { KitContents } from './kitStore';
+
+/** What the store holds, as files. */
+
+export const kitOfFile = ({
+	bodies,
+	lenses
+}: Pick<KitContents, 'bodies' | 'lenses'>): KitOfFile => ({
+	bodies: bodies.map(({ id, body }) => ({ id, ...body })),
+	lenses: lenses.map(({ id, onlyOn, lens }) => ({ id, ...lens, ...(onlyOn ? { onlyOn } : {}) }))
+});
+
+/** An entry of a file's kit as one of the store. */
+export function bodyOfFile(
+	{ id, ...body }: KitOfFile['bodies'][number],
+	position: number
+): KitBody {
+	return { id, position, body };
+}
+export function lensOfFile(
+	{ id, onlyOn = undefined, ...lens }: KitOfFile['lenses'][number],
+	position: number
+): KitLens {
+	return { id, position, onlyOn: onlyOn ?? null, lens };
+}
+
+/** A job with its shots in order of time. */
+export function jobFileOf(job: Job, records: readonly ShotRecord[], kit: KitOfFile): JobFile {
+	const { title, date, place, notes, timeZone, people } = job;
+	return {
+		format: 'focalis-job',
+		version: 1,
+		title,
+		date,
+		place,
+		notes,
+		...(timeZone === undefined ? {} : { timeZone }),
+		people,
+		kit,
+		shots: records.map(dayShotOf)
+	};
+}
+
+export function dayShotOf({ id, shot, slot }: ShotRecord): JobFile['shots'][number] {
+	const { startsAt, minutes, status, place, taken } = slot;
+	return { id, startsAt, minutes, status, place, ...(taken ? { taken } : {}), shot };
+}
+
+/** Everything of this device in one file. The kit stands once, not with each job. */
+export function backupOf(
+	jobs: readonly Job[],
+	shotsOf: (jobId: string) => readonly ShotRecord[],
+	kit: KitContents
+): Backup {
+	const none = { bodies: [], lenses: [] };
+	const isOwn = JSON.stringify(kit.spreads) !== JSON.stringify(ASSUMED);
+	return {
+		format: 'focalis-backup',
+		version: 1,
+		kit: kitOfFile(kit),
+		...(isOwn ? { spreads: kit.spreads } : {}),
+		jobs: jobs.map((job) => jobFileOf(job, shotsOf(job.id), none))
+	};
+}

@@ -1,0 +1,175 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import type { Kit } from '../kit/kit.svelte';
+	import Pick from '../shared/Pick.svelte';
+	import type { Session } from '../shared/session.svelte';
+	import type { Item, JobComparison, Way } from './comparison';
+	import { takeJob, takeKit } from './importing';
+
+	/** What a file would bring, before anything of it is taken. */
+	interface Props {
+		session: Session;
+		kit: Kit;
+		/** Null while no file is looked at. */
+		file: { readonly jobs: readonly JobComparison[]; readonly kit: readonly Item[] } | null;
+		onclose: () => void;
+	}
+
+	let { session, kit, file, onclose }: Props = $props();
+
+	const WAY_WORDS: Readonly<Record<Way, string>> = {
+		take: 'take',
+		both: 'keep both',
+		replace: 'replace mine',
+		skip: 'skip'
+	};
+	/** What was chosen, by the number of the job and the key of the item. */
+	let chosen = $state<Record<string, Way>>({});
+	let isTaking = $state(false);
+	const keyOf = (job: number, { key }: Item) => `${job} ${key}`;
+	const wayOf = (job: number, item: Item): Way =>
+		chosen[keyOf(job, item)] ?? item.ways[0] ?? 'skip';
+	/** The number that stands for the kit. */
+	const KIT = -1;
+
+	const all = $derived([
+		...(file?.jobs ?? []).flatMap(({ items }, job) => items.map((item) => ({ job, item }))),
+		...(file?.kit ?? []).map((item) => ({ job: KIT, item }))
+	]);
+	const different = $derived(all.filter(({ item }) => item.differs !== ''));
+	const bringsNothing = $derived(
+		all.length === 0 && (file?.jobs ?? []).every(({ mine }) => mine !== null)
+	);
+
+	function chooseForAll(way: Way) {
+		for (const { job, item } of different) {
+			if (item.ways.includes(way)) chosen[keyOf(job, item)] = way;
+		}
+	}
+
+	function countWords({ items, same, mine }: JobComparison): string {
+		const shots = items.filter(({ subject }) => subject.kind === 'shot');
+		const fresh = shots.filter(({ differs }) => !differs).length;
+		const parts = [`${fresh} new`, `${shots.length - fresh} different`, `${same} the same`];
+		return mine ? `Shots: ${parts.join(', ')}.` : `A new day with ${fresh} shots.`;
+	}
+
+	async function take() {
+		if (!file) return;
+		isTaking = true;
+		let openId: string | null = null;
+		for (const [i, one] of file.jobs.entries()) {
+			const isWanted = one.mine === null || one.items.length > 0;
+			const id = isWanted ? await takeJob(session, one, (item) => wayOf(i, item)) : null;
+			openId ??= id;
+		}
+		await takeKit(kit, file.kit, (item) => wayOf(KIT, item));
+		if (openId && openId !== session.job?.id) await session.openJob(openId);
+		close();
+	}
+
+	function close() {
+		isTaking = false;
+		chosen = {};
+		onclose();
+	}
+</script>
+
+{#snippet list(job: number, items: readonly Item[])}
+	<ul>
+		{#each items as item (item.key)}
+			<li>
+				<span>
+					<bdi>{item.title}</bdi>
+					<small>{item.differs ? `different: ${item.differs}` : 'new'}</small>
+				</span>
+				<Pick
+					label={`${item.title}: what to do`}
+					quiet
+					options={item.ways.map((value) => ({ value, text: WAY_WORDS[value] }))}
+					value={wayOf(job, item)}
+					onchoose={(way) => (chosen[keyOf(job, item)] = way)}
+				/>
+			</li>
+		{/each}
+	</ul>
+{/snippet}
+
+<Modal
+	title="What is in this file"
+	size="md"
+	bind:open={() => file !== null, (open) => !open && close()}
+>
+	{#if file}
+		<div class="sheet">
+			{#if bringsNothing}
+				<p>Everything in this file is here already, just as it is. There is nothing to take.</p>
+			{/if}
+			{#if different.length > 1}
+				<p class="all">
+					Everything that is different:
+					{#each ['both', 'replace', 'skip'] as const as way (way)}
+						<button class="knob" type="button" onclick={() => chooseForAll(way)}
+							>{WAY_WORDS[way]}</button
+						>
+					{/each}
+				</p>
+			{/if}
+			{#each file.jobs as job, i (i)}
+				<section>
+					<h3><bdi>{job.file.title}</bdi>, {job.file.date}</h3>
+					<p>{countWords(job)}</p>
+					{#if job.mine === null && job.items.length > 0}
+						<details>
+							<summary>Its shots</summary>
+							{@render list(i, job.items)}
+						</details>
+					{:else}
+						{@render list(i, job.items)}
+					{/if}
+				</section>
+			{/each}
+			{#if file.kit.length > 0}
+				<section>
+					<h3>Kit</h3>
+					{@render list(KIT, file.kit)}
+				</section>
+			{/if}
+			<div class="decide">
+				<Button color="light" onclick={close}>{bringsNothing ? 'Close' : 'Take nothing'}</Button>
+				{#if !bringsNothing}
+					<Button disabled={isTaking} onclick={() => void take()}>Take it over</Button>
+				{/if}
+			</div>
+		</div>
+	{/if}
+</Modal>
+
+<style>
+	.sheet {
+		display: flex;
+		flex-direction: column;
+		gap: 0.8rem;
+		color: var(--ink);
+	}
+	.all,
+	.decide {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		align-items: center;
+	}
+	li {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 9rem;
+		align-items: center;
+		gap: 0.6rem;
+		padding: 0.25rem 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	small {
+		display: block;
+		color: var(--ink-2);
+	}
+</style>

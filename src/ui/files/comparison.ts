@@ -1,0 +1,184 @@
+import type { DayShot, JobFile, KitOfFile } from '$core/format/job';
+import type { Spreads } from '$core/odds/spreads';
+import type { Job, KitBody, KitLens, ShotRecord } from '$data/database';
+import { bodyOfFile, dayShotOf, lensOfFile } from '$data/jobFile';
+import type { KitContents } from '$data/kitStore';
+import { reuse } from '../shared/reuse';
+
+/** What a file would bring: what of it is new here, the same, or different. */
+
+/** What is done with something of the file. */
+export type Way = 'take' | 'both' | 'replace' | 'skip';
+
+export type Subject =
+	| { readonly kind: 'day'; readonly file: JobFile; readonly mine: Job }
+	| { readonly kind: 'shot'; readonly file: DayShot; readonly mine: ShotRecord | null }
+	| { readonly kind: 'body'; readonly file: KitBody; readonly mine: KitBody | null }
+	| { readonly kind: 'lens'; readonly file: KitLens; readonly mine: KitLens | null }
+	| { readonly kind: 'hands'; readonly file: Spreads };
+
+export interface Item {
+	readonly key: string;
+	readonly title: string;
+	/** What differs, in words; empty for what is new. */
+	readonly differs: string;
+	/** The first is what is done unless another is chosen. */
+	readonly ways: readonly Way[];
+	readonly subject: Subject;
+}
+
+/** What a job of the file would bring. */
+export interface JobComparison {
+	readonly file: JobFile;
+	/** The job here that it belongs to; null when it is new. */
+	readonly mine: Job | null;
+	readonly items: readonly Item[];
+	/** How many shots are here already just as they are in the file. */
+	readonly same: number;
+}
+
+const isEqual = (a: unknown, b: unknown): boolean => reuse(a, b) === a;
+const NEW: readonly Way[] = ['take', 'skip'];
+const DIFFERENT: readonly Way[] = ['both', 'replace', 'skip'];
+
+/** Compares a job of a file with what is here. */
+export function compareJob(
+	file: JobFile,
+	jobs: readonly Job[],
+	shots: readonly ShotRecord[]
+): JobComparison {
+	const byId = new Map(shots.map((one) => [one.id, one]));
+	const known = file.shots.flatMap(({ id }) => byId.get(id) ?? []);
+	const jobId = known[0]?.slot.jobId;
+	const mine =
+		jobs.find(({ id }) => id === jobId) ??
+		jobs.find(({ title, date }) => title === file.title && date === file.date) ??
+		null;
+	const items: Item[] = [];
+	if (mine) items.push(...dayItem(file, mine));
+	let same = 0;
+	for (const one of file.shots) {
+		const here = byId.get(one.id) ?? null;
+		const isHere = (other: ShotRecord) =>
+			!other.slot.isRemoved && isEqual({ ...dayShotOf(other), id: one.id }, one);
+		if (
+			shots.some((other) => (other.id === one.id || other.slot.jobId === mine?.id) && isHere(other))
+		) {
+			same += 1;
+			continue;
+		}
+		items.push({
+			key: `shot ${one.id}`,
+			title: one.shot.title,
+			differs: here ? differences(one, here) : '',
+			ways: here ? DIFFERENT : NEW,
+			subject: { kind: 'shot', file: one, mine: here }
+		});
+	}
+	return { file, mine, items, same };
+}
+
+const dayOf = ({ title, date, place, notes, timeZone, people }: JobFile | Job) => ({
+	title,
+	date,
+	place,
+	notes,
+	timeZone,
+	people
+});
+
+function dayItem(file: JobFile, mine: Job): Item[] {
+	const [theirs, ours] = [dayOf(file), dayOf(mine)];
+	const keys = (Object.keys(theirs) as (keyof typeof theirs)[]).filter(
+		(key) => !isEqual(theirs[key], ours[key])
+	);
+	if (keys.length === 0) return [];
+	const words = keys.map((key) => (key === 'timeZone' ? 'time zone' : key));
+	return [
+		{
+			key: 'day',
+			title: 'what is said of the day',
+			differs: words.join(', '),
+			ways: ['skip', 'replace'],
+			subject: { kind: 'day', file, mine }
+		}
+	];
+}
+
+const PART_WORDS: Readonly<Record<string, string>> = {
+	startsAt: 'time',
+	minutes: 'time',
+	status: 'status',
+	place: 'place',
+	taken: 'what was used',
+	title: 'title',
+	notes: 'notes',
+	body: 'body',
+	lens: 'lens',
+	camera: 'camera',
+	people: 'people',
+	things: 'things',
+	sharpness: 'sharpness',
+	light: 'light',
+	choices: 'choices'
+};
+
+function differences(file: DayShot, mine: ShotRecord): string {
+	const theirs: Record<string, unknown> = { ...file, ...file.shot };
+	const here = dayShotOf(mine);
+	const ours: Record<string, unknown> = { ...here, ...here.shot };
+	const keys = [...new Set([...Object.keys(theirs), ...Object.keys(ours)])].filter(
+		(key) => key !== 'shot' && !isEqual(theirs[key], ours[key])
+	);
+	const words = new Set(keys.map((key) => PART_WORDS[key] ?? key));
+	return [...(mine.slot.isRemoved ? ['taken out here'] : []), ...words].join(', ');
+}
+
+/** Compares a file's kit, and its spreads if it has any, with what is here. */
+export function compareKit(
+	kit: KitOfFile,
+	spreads: Spreads | null,
+	mine: KitContents
+): readonly Item[] {
+	const bodies = kit.bodies.map((one) => bodyOfFile(one, 0));
+	const lenses = kit.lenses.map((one) => lensOfFile(one, 0));
+	const item = (
+		key: string,
+		title: string,
+		subject: Extract<Subject, { kind: 'body' | 'lens' }>
+	): Item => ({
+		key,
+		title,
+		differs: subject.mine ? 'other values' : '',
+		ways: subject.mine ? DIFFERENT : NEW,
+		subject
+	});
+	return [
+		...bodies
+			.filter(({ body }) => !mine.bodies.some((one) => isEqual(one.body, body)))
+			.map((file) => {
+				const here = mine.bodies.find(({ id }) => id === file.id) ?? null;
+				return item(`body ${file.id}`, file.body.name, { kind: 'body', file, mine: here });
+			}),
+		...lenses
+			.filter(
+				({ lens, onlyOn }) =>
+					!mine.lenses.some((one) => isEqual(one.lens, lens) && one.onlyOn === onlyOn)
+			)
+			.map((file) => {
+				const here = mine.lenses.find(({ id }) => id === file.id) ?? null;
+				return item(`lens ${file.id}`, file.lens.name, { kind: 'lens', file, mine: here });
+			}),
+		...(spreads && !isEqual(spreads, mine.spreads)
+			? [
+					{
+						key: 'hands',
+						title: 'my hands and my focusing',
+						differs: 'other values',
+						ways: ['skip', 'replace'] as const,
+						subject: { kind: 'hands', file: spreads } as const
+					}
+				]
+			: [])
+	];
+}

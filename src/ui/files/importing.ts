@@ -1,0 +1,89 @@
+import type { DayShot } from '$core/format/job';
+import type { Job, ShotRecord, Slot } from '$data/database';
+import type { Kit } from '../kit/kit.svelte';
+import { newJob } from '../shared/dayActions';
+import type { Session } from '../shared/session.svelte';
+import type { Item, JobComparison, Way } from './comparison';
+
+/** Takes over what was chosen of a file. */
+
+type Chosen = (item: Item) => Way;
+
+/** Takes a job's chosen parts. Returns the id of the job they are in now; null when nothing was taken. */
+export async function takeJob(
+	session: Session,
+	{ file, mine, items }: JobComparison,
+	wayOf: Chosen
+): Promise<string | null> {
+	const { library } = session;
+	const job: Job = mine ?? {
+		...newJob(file.title),
+		date: file.date,
+		place: file.place,
+		notes: file.notes,
+		people: file.people,
+		...(file.timeZone === undefined ? {} : { timeZone: file.timeZone })
+	};
+	const fresh: ShotRecord[] = [];
+	const slots: { shotId: string; change: Partial<Slot> }[] = [];
+	const shots: { shotId: string; shot: DayShot['shot'] }[] = [];
+	let day: Partial<Job> | undefined;
+	for (const item of items) {
+		const way = wayOf(item);
+		const { subject } = item;
+		if (way === 'skip') continue;
+		if (subject.kind === 'day') {
+			const { title, date, place, notes, timeZone, people } = subject.file;
+			day = { title, date, place, notes, people, ...(timeZone === undefined ? {} : { timeZone }) };
+		} else if (subject.kind === 'shot' && way === 'replace' && subject.mine) {
+			const { id: shotId } = subject.mine;
+			const { shot, startsAt, minutes, status, place, taken } = subject.file;
+			const change = { startsAt, minutes, status, place, taken, isRemoved: false };
+			slots.push({ shotId, change });
+			shots.push({ shotId, shot });
+		} else if (subject.kind === 'shot') {
+			const { id: theirId, shot, ...slot } = subject.file;
+			// the id of the file tells the same shot again, unless it is taken
+			const id = subject.mine ? crypto.randomUUID() : theirId;
+			const place = {
+				...slot,
+				jobId: job.id,
+				position: fresh.length,
+				isRemoved: false,
+				revision: 0
+			};
+			fresh.push({ id, revision: 0, cursor: 0, shot, slot: place });
+		}
+	}
+	if (!mine) {
+		await session.addJob(job, fresh);
+		return job.id;
+	}
+	if (day || slots.length > 0) {
+		const change = { slots, shots, ...(day ? { job: day } : {}) };
+		library.change(`taking over “${file.title}”`, job.id, change);
+	}
+	if (fresh.length > 0) {
+		await library.add(job, fresh);
+		library.noteAdded(`adding ${fresh.length} shots of “${file.title}”`, fresh);
+	}
+	return job.id;
+}
+
+/** Takes what was chosen of a file's kit. */
+export async function takeKit(kit: Kit, items: readonly Item[], wayOf: Chosen): Promise<void> {
+	for (const item of items) {
+		const way = wayOf(item);
+		const { subject } = item;
+		if (way === 'skip') continue;
+		if (subject.kind === 'hands') await kit.putSpreads(subject.file);
+		if (subject.kind !== 'body' && subject.kind !== 'lens') continue;
+		const list = subject.kind === 'body' ? kit.contents.bodies : kit.contents.lenses;
+		const position =
+			way === 'replace' && subject.mine
+				? subject.mine.position
+				: Math.max(0, ...list.map((one) => one.position)) + 1;
+		const id = way === 'both' ? crypto.randomUUID() : subject.file.id;
+		await kit.put({ ...subject.file, id, position });
+	}
+}

@@ -1,0 +1,176 @@
+import type { JobFile } from '$core/format/job';
+import { writeFileText } from '$core/format/openedFile';
+import { writeShotText } from '$core/format/shotFile';
+import {
+	NOTHING_WITHHELD,
+	shotWithholding,
+	withholding,
+	type Withheld
+} from '$core/format/withheld';
+import { asksForSomething, solve } from '$core/solve/solve';
+import { lookAt } from '$core/solve/scene';
+import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
+import { dateOf } from '$data/upgrade';
+import type { Paper } from '$files/cardsPdf';
+import { pocketFile } from '$files/pocket';
+import type { PrintedCard } from '$files/printed';
+import { cardsService } from '../../workers/cards';
+import type { Kit } from '../kit/kit.svelte';
+import { verdictWords } from '../day/dayWords';
+import { fileName, saveBlob, saveText } from '../shared/files';
+import type { Session } from '../shared/session.svelte';
+import { settings } from '../shared/settings.svelte';
+import { printedCard } from './printedCards';
+import { printPage } from './printPage';
+import { pngOfSvg, stageSvg } from './stageDrawing';
+
+/** What is done at the moment, or was done last. */
+export interface Report {
+	readonly text: string;
+	/** From 0 to 1; null when nothing is being done. */
+	readonly share: number | null;
+}
+
+/** Files of the open job and of everything, without what is to be left out. */
+export class JobFiles {
+	withheld = $state.raw<Withheld>(NOTHING_WITHHELD);
+	paper = $state<Paper>('A4');
+	report = $state.raw<Report>({ text: '', share: null });
+	readonly #session: Session;
+	readonly #kit: Kit;
+
+	constructor(session: Session, kit: Kit) {
+		this.#session = session;
+		this.#kit = kit;
+	}
+
+	get isBusy(): boolean {
+		return this.report.share !== null;
+	}
+	/** The time zone that the times of the job are of. */
+	get zone(): string {
+		return this.#session.job?.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+	}
+
+	/** The job as it goes out. */
+	#job(): JobFile {
+		const { job, jobShots } = this.#session;
+		if (!job) throw new Error('no job is open');
+		return withholding(jobFileOf(job, jobShots, kitOfFile(this.#kit.contents)), this.withheld);
+	}
+
+	saveJob = () =>
+		this.#making('the day', () => {
+			const job = this.#job();
+			return this.#save(`${fileName(job.title)}.focalis-job.json`, writeFileText(job));
+		});
+
+	saveList = () =>
+		this.#making('the shot list', async () => {
+			const { writeShotList } = await import('$files/shotList');
+			const job = this.#job();
+			return this.#save(`${fileName(job.title)}.csv`, writeShotList(job), 'text/csv');
+		});
+
+	saveCalendar = () =>
+		this.#making('the schedule', async () => {
+			const { writeCalendar } = await import('$files/calendar');
+			const job = this.#job();
+			const describe = (id: string) => {
+				const shot = job.shots.find((one) => one.id === id)?.shot;
+				if (!shot || !asksForSomething(shot)) return '';
+				return verdictWords(solve(shot, this.#kit.contents.spreads), settings.units);
+			};
+			const text = writeCalendar(job, this.zone, describe, Date.now());
+			return this.#save(`${fileName(job.title)}.ics`, text, 'text/calendar');
+		});
+
+	saveCards = () =>
+		this.#making('the cards', async () => {
+			const job = this.#job();
+			const bytes = await cardsService().pdf(job.title, await this.#cards(job), this.paper);
+			const pdf = new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/pdf' });
+			return this.#saveBlob(`${fileName(job.title)}-cards.pdf`, pdf);
+		});
+
+	printCards = () =>
+		this.#making('the cards', async () => {
+			const job = this.#job();
+			await printPage(pocketFile(job, await this.#cards(job)));
+			return 'The cards went to the printer’s dialog.';
+		});
+
+	savePocket = () =>
+		this.#making('the pocket file', async () => {
+			const job = this.#job();
+			const page = pocketFile(job, await this.#cards(job));
+			return this.#save(`${fileName(job.title)}.html`, page, 'text/html');
+		});
+
+	saveShot = () =>
+		this.#making('the shot', () => {
+			const shot = shotWithholding(this.#shot(), this.withheld);
+			return this.#save(`${fileName(shot.title)}.focalis.json`, writeShotText(shot));
+		});
+
+	saveStage = (kind: 'svg' | 'png') =>
+		this.#making('the stage', async () => {
+			const shot = shotWithholding(this.#shot(), this.withheld);
+			const outcome = asksForSomething(shot)
+				? solve(shot, this.#kit.contents.spreads)
+				: { scene: lookAt(shot), plan: null, pair: null };
+			const svg = stageSvg(outcome, settings.units, shot.title);
+			const name = `${fileName(shot.title)}-stage.${kind}`;
+			if (kind === 'svg') return this.#save(name, svg, 'image/svg+xml');
+			return this.#saveBlob(name, await pngOfSvg(svg));
+		});
+
+	/** Everything of this device. True when it was handed to the browser. */
+	saveBackup = () =>
+		this.#making('the backup', () => {
+			const { jobs } = this.#session.library;
+			const shotsOf = (jobId: string) => this.#session.library.shotsOf(jobId);
+			const text = writeFileText(backupOf(jobs, shotsOf, this.#kit.contents));
+			return this.#save(`${dateOf(Date.now())}.focalis-backup.json`, text);
+		});
+
+	#shot() {
+		const { shot } = this.#session;
+		if (!shot) throw new Error('no shot is open');
+		return shot;
+	}
+
+	async #cards({ shots }: JobFile): Promise<PrintedCard[]> {
+		const cards: PrintedCard[] = [];
+		for (const one of shots) {
+			this.report = { ...this.report, share: cards.length / shots.length };
+			// so that the page stays alive between two cards
+			await new Promise((resolve) => setTimeout(resolve));
+			cards.push(printedCard(one, this.#kit.contents.spreads, settings.units));
+		}
+		return cards;
+	}
+
+	async #making(what: string, make: () => string | Promise<string>): Promise<boolean> {
+		if (this.isBusy) return false;
+		this.report = { text: `Making ${what}.`, share: 0 };
+		try {
+			this.report = { text: await make(), share: null };
+			return true;
+		} catch (error) {
+			const why = error instanceof Error ? error.message : 'unknown';
+			this.report = { text: `That did not work: ${why}. Nothing was changed.`, share: null };
+			return false;
+		}
+	}
+
+	#save(name: string, text: string, type?: string): string {
+		saveText(name, text, type);
+		return `Saved as “${name}”.`;
+	}
+
+	#saveBlob(name: string, blob: Blob): string {
+		saveBlob(name, blob);
+		return `Saved as “${name}”.`;
+	}
+}

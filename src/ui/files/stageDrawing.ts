@@ -1,0 +1,146 @@
+import { cameraPose } from '$core/scene/camera';
+import { rowName } from '$core/scene/rows';
+import type { Outcome } from '../plan/pictures';
+import {
+	fittedPoints,
+	focusLine,
+	frameWedge,
+	headMarks,
+	sliceThrough,
+	thingStroke
+} from '../plan/stage/stageScene';
+import { fit, rulerStep, toPx } from '../plan/stage/stageView';
+import type { Flat } from '$core/anatomy/outline';
+import type { Shape } from '$files/printed';
+import { svgFile } from '$files/svg';
+import { fromUnits, type Units } from '../shared/words';
+
+/** The stage from above as a drawing for files and paper. */
+
+export const STAGE_PX = { width: 1200, height: 760 } as const;
+const INK = '#1b2a41';
+const SOFT = '#505c73';
+const FOCUS = '#b23f2b';
+const STATES = { sharp: '#0b6464', marginal: '#855800', soft: '#8c1d5a' } as const;
+
+const round = ({ x, y }: Flat) => `${x.toFixed(1)} ${y.toFixed(1)}`;
+const line = (points: readonly Flat[], stroke: string, strokeWidth: number): Shape => ({
+	kind: 'path',
+	d: points.map((at, i) => `${i === 0 ? 'M' : 'L'}${round(at)}`).join(' '),
+	fill: 'none',
+	stroke,
+	strokeWidth
+});
+
+/** The drawing as the text of an SVG file. */
+export function stageSvg(outcome: Outcome, units: Units, title: string): string {
+	return svgFile(STAGE_PX.width, STAGE_PX.height, stageShapes(outcome, units), title);
+}
+
+function stageShapes({ scene, pair }: Outcome, units: Units): Shape[] {
+	const { shot } = scene;
+	const view = fit(
+		{
+			side: 'above',
+			isTall: false,
+			widthPx: STAGE_PX.width,
+			heightPx: STAGE_PX.height
+		},
+		fittedPoints(shot)
+	);
+	const pose = cameraPose(shot.camera, shot.body.sensor);
+	const camera = toPx(view, shot.camera.position);
+	const [left, right] = frameWedge(view, pose);
+	const wedge: Shape = {
+		kind: 'path',
+		d: `M${round(camera)} L${round(left)} L${round(right)} Z`,
+		fill: '#e7efeb'
+	};
+	const label = (text: string, { x, y }: Flat, fill = INK, size = 15): Shape => ({
+		kind: 'text',
+		x,
+		y,
+		size,
+		text,
+		fill
+	});
+	const heads = headMarks(view, scene, pair).flatMap((head): Shape[] => {
+		const { outline, nose, state, isFocus, name } = head;
+		return [
+			{ kind: 'path', d: `M${nose.map(round).join(' L')} Z`, fill: INK },
+			{
+				kind: 'ellipse',
+				...outline,
+				fill: '#fffdf8',
+				stroke: isFocus ? FOCUS : state ? STATES[state] : SOFT
+			},
+			label(name, { x: outline.x + outline.rx + 5, y: outline.y - outline.ry })
+		];
+	});
+	const things = shot.things.flatMap((thing): Shape[] => {
+		const [a, b] = thingStroke(view, pose, thing);
+		return [line([a, b], SOFT, 3), label(thing.label, { x: a.x + 6, y: a.y }, SOFT, 13)];
+	});
+	const focus = pair ? [line(focusLine(view, scene, pair, sliceThrough(shot)), FOCUS, 1.5)] : [];
+	const rows =
+		scene.rows.length > 1
+			? scene.rows.map(({ members }, i) => {
+					const places = members.flatMap(({ personId }) => {
+						const person = shot.people.find(({ id }) => id === personId);
+						return person ? [toPx(view, person.eyeMidpoint)] : [];
+					});
+					const x = places.reduce((sum, at) => sum + at.x, 0) / places.length;
+					const y = Math.max(...places.map((at) => at.y)) + 40;
+					return label(rowName(i, scene.rows.length), { x: x - 30, y }, SOFT, 13);
+				})
+			: [];
+	return [
+		wedge,
+		...things,
+		...focus,
+		...heads,
+		...rows,
+		{ kind: 'rect', x: camera.x - 16, y: camera.y - 11, width: 24, height: 22, fill: INK },
+		...ruler(view.pxPerM, units)
+	];
+}
+
+/** A length to read the others by, in the lower left corner. */
+function ruler(pxPerM: number, units: Units): Shape[] {
+	const pxPerUnit = pxPerM * fromUnits(1, units);
+	const step = rulerStep(pxPerUnit);
+	const end = 24 + step * pxPerUnit;
+	const y = STAGE_PX.height - 24;
+	return [
+		line(
+			[
+				{ x: 24, y: y - 6 },
+				{ x: 24, y },
+				{ x: end, y },
+				{ x: end, y: y - 6 }
+			],
+			INK,
+			1.5
+		),
+		{ kind: 'text', x: 30, y: y - 8, size: 14, text: `${step} ${units}`, fill: INK }
+	];
+}
+
+/** A drawing as pixels. */
+export async function pngOfSvg(svg: string): Promise<Blob> {
+	const address = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
+	try {
+		const image = new Image();
+		image.src = address;
+		await image.decode();
+		const canvas = document.createElement('canvas');
+		canvas.width = 2 * STAGE_PX.width;
+		canvas.height = 2 * STAGE_PX.height;
+		canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
+		const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
+		if (!blob) throw new Error('this browser could not make a picture file');
+		return blob;
+	} finally {
+		URL.revokeObjectURL(address);
+	}
+}

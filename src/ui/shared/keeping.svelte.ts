@@ -1,0 +1,90 @@
+import { settings } from './settings.svelte';
+
+/** How safe the work is in this browser: its promise to keep it, the space used, the last backup. */
+
+/** So long after the first change since the last backup a backup is called for. */
+const DAYS_WORK_MS = 8 * 3_600_000;
+/** Said "not now", it asks again after so long. */
+const LATER_MS = 24 * 3_600_000;
+
+const WHEN = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+const MEGABYTE = 1024 * 1024;
+
+export class Keeping {
+	/** Whether the browser promises to keep everything; null while it has not said. */
+	isPromised = $state<boolean | null>(null);
+	#usedBytes = $state<number | null>(null);
+	#roomBytes = $state<number | null>(null);
+	#now = $state(Date.now());
+	#hasAsked = false;
+
+	/** A day's work is kept on this device alone. */
+	readonly isBackupDue = $derived.by(() => {
+		const { changedAt, askAgainAt } = settings;
+		return changedAt !== null && this.#now - changedAt >= DAYS_WORK_MS && this.#now >= askAgainAt;
+	});
+	readonly backupWords = $derived.by(() => {
+		const { backedUpAt } = settings;
+		if (backedUpAt === null) return 'No backup yet.';
+		const when = WHEN.format(backedUpAt);
+		return `Last backup: ${when}.`;
+	});
+	readonly storageWords = $derived.by(() => {
+		const promise = {
+			true: 'This browser promises to keep everything until you erase it.',
+			false: 'This browser may clear everything when the device runs out of space: keep backups.',
+			null: 'This browser does not say whether it keeps everything: keep backups.'
+		}[`${this.isPromised}`];
+		if (this.#usedBytes === null) return promise;
+		const used = `${(this.#usedBytes / MEGABYTE).toFixed(1)} MB used`;
+		const room = this.#roomBytes ? ` of ${Math.round(this.#roomBytes / MEGABYTE)} MB` : '';
+		return `${promise} ${used}${room}.`;
+	});
+
+	/** Begins to look at the clock; returns how to stop. */
+	start(): () => void {
+		void this.look();
+		const timer = setInterval(() => (this.#now = Date.now()), 60_000);
+		return () => clearInterval(timer);
+	}
+
+	/** Reads what the browser says of its storage. */
+	async look(): Promise<void> {
+		// missing where the address is not https, and refused in some private windows
+		try {
+			this.isPromised = (await navigator.storage?.persisted?.()) ?? null;
+			const { usage = null, quota = null } = (await navigator.storage?.estimate?.()) ?? {};
+			this.#usedBytes = usage;
+			this.#roomBytes = quota;
+		} catch {
+			this.isPromised = null;
+		}
+	}
+
+	/** There is work of one's own: a good moment to ask the browser to keep it. Asks once. */
+	async askToKeep(): Promise<void> {
+		if (this.#hasAsked || this.isPromised) return;
+		this.#hasAsked = true;
+		try {
+			await navigator.storage?.persist?.();
+		} catch {
+			// it stays unsaid
+		}
+		await this.look();
+	}
+
+	/** Something was changed that no backup holds. */
+	noteChange(): void {
+		this.#now = Date.now();
+		if (settings.changedAt === null) settings.set({ changedAt: this.#now });
+	}
+
+	noteBackup(): void {
+		settings.set({ backedUpAt: Date.now(), changedAt: null });
+	}
+
+	notNow(): void {
+		this.#now = Date.now();
+		settings.set({ askAgainAt: this.#now + LATER_MS });
+	}
+}

@@ -1,0 +1,35 @@
+import { settings } from './settings.svelte';
+
+/** Single keys that do something wherever one is. Each can be changed, and all can be off. */
+
+export const ACTIONS = {
+	day: { key: 'd', words: 'go to the day' },
+	plan: { key: 'p', words: 'go to the plan' },
+	card: { key: 'c', words: 'go to the card' },
+	previous: { key: '[', words: 'previous shot' },
+	next: { key: ']', words: 'next shot' },
+	files: { key: 'f', words: 'files' },
+	units: { key: 'u', words: 'metres or feet' },
+	look: { key: 'n', words: 'day or night look' },
+	help: { key: '?', words: 'help' }
+} as const satisfies Record<string, { readonly key: string; readonly words: string }>;
+
+export type Action = keyof typeof ACTIONS;
+export const ACTION_NAMES = Object.keys(ACTIONS) as Action[];
+
+/** The key of an action; empty when it has none. */
+export const keyOf = (action: Action): string => settings.keys[action] ?? ACTIONS[action].key;
+
+/** What a key does; null when nothing. */
+export const actionOf = (key: string): Action | null =>
+	(settings.shortcuts && ACTION_NAMES.find((action) => keyOf(action) === key)) || null;
+
+/** Gives an action another key, or none. Returns the action that has the key already, if one has. */
+export function setKey(action: Action, key: string): Action | null {
+	const holder = ACTION_NAMES.find((one) => one !== action && key !== '' && keyOf(one) === key);
+	if (holder) return holder;
+	settings.set({ keys: { ...settings.keys, [action]: key } });
+	return null;
+}
+
+export const usualKeys = (): void => settings.set({ keys: {} });
