@@ -30,6 +30,8 @@ export default defineConfig({
 	use: {
 		baseURL: `http://127.0.0.1:${PORT}`,
 		viewport: { width: 1280, height: 660 },
+		// it would fetch the whole app in every test; the tests without a network let it in
+		serviceWorkers: 'block',
 		trace: 'retain-on-failure'
 	},
 	projects: [

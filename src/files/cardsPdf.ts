@@ -158,7 +158,7 @@ async function blocksOf(
 	const settings = content.settings.map(({ label, value }) =>
 		label === 'ISO' ? `ISO ${value}` : label === 'flash' ? `flash ${value}` : value
 	);
-	await add(settings.join('   '), 19, { isBold: true, color: MARK });
+	await add(settings.join(' · '), 19, { isBold: true, color: MARK });
 	await add(content.focusOn, 11, { isBold: true });
 	await add(content.where, 10);
 	if (frame) blocks.push({ frame, height: 90 * scale });

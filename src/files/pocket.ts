@@ -20,10 +20,10 @@ article{border-top:3px solid var(--ink);padding:.8rem 0 1.6rem}
 .big{display:flex;flex-wrap:wrap;gap:.2rem 1.3rem;padding:.3rem 0}.big dd{font-weight:700;font-size:2.1rem;line-height:1.1}.big div:first-child dd{color:var(--mark)}
 svg{display:block;max-width:100%;max-height:15rem;margin:.5rem 0;border:1px solid var(--ink)}
 .facts{display:grid;grid-template-columns:auto 1fr;gap:.15rem .8rem;padding:.4rem 0}
-table{border-collapse:collapse;margin:.5rem 0;font-size:.95rem;font-variant-numeric:tabular-nums}caption{text-align:left}
-th,td{border:1px solid var(--rule);padding:.2rem .5rem;text-align:left}th{font-weight:400;color:var(--soft)}.pick{font-weight:700;outline:2px solid var(--mark)}
+div{overflow-x:auto}table{border-collapse:collapse;margin:.5rem 0;font-size:.9rem;white-space:nowrap;font-variant-numeric:tabular-nums}caption{text-align:left;white-space:normal}
+th,td{border:1px solid var(--rule);padding:.2rem .35rem;text-align:left}th{font-weight:400;color:var(--soft)}.pick{font-weight:700;outline:2px solid var(--mark)}
 .cautions{color:var(--soft);font-size:.95rem;padding-left:1.1rem}
-@media print{:root{--paper:#fff;--ink:#000;--soft:#444;--rule:#bbb}nav,header{display:none}body{padding:0;max-width:none;font-size:8pt;display:grid;grid-template-columns:1fr 1fr;gap:6mm}article{break-inside:avoid;height:128mm;overflow:hidden;padding:2mm 0}h2{font-size:12pt}.focus{font-size:11pt}.where{font-size:9pt}.big dd{font-size:15pt}svg{max-height:34mm;margin:1mm 0}table{font-size:7pt}}
+@media print{:root{--paper:#fff;--ink:#000;--soft:#444;--rule:#bbb}nav,header{display:none}body{padding:0;max-width:none;font-size:7.5pt;display:grid;grid-template-columns:1fr 1fr;gap:6mm}article{break-inside:avoid;height:128mm;overflow:hidden;padding:2mm 0}h2{font-size:12pt}.focus{font-size:11pt}.where{font-size:9pt}.big dd{font-size:15pt}svg{max-height:32mm;margin:1mm 0}table{display:none}}
 @page{margin:12mm}
 `;
 
@@ -85,7 +85,7 @@ function ladder({ ladder: rungs }: PrintedCard): string {
 		rungs
 			.map((rung) => `<td${rung.isPick ? ' class="pick"' : ''}>${plain(cell(rung))}</td>`)
 			.join('');
-	return `<table><caption>Faces that hold at each f-number</caption><tr>${cells(({ fNumber }) => fNumber)}</tr><tr>${cells(({ held }) => held)}</tr></table>`;
+	return `<div><table><caption>Faces that hold at each f-number</caption><tr>${cells(({ fNumber }) => fNumber)}</tr><tr>${cells(({ held }) => held)}</tr></table></div>`;
 }
 
 function different({ different: table }: PrintedCard): string {
@@ -98,5 +98,5 @@ function different({ different: table }: PrintedCard): string {
 		});
 		return `<tr><th scope="row">${plain(depth)}</th>${cells.join('')}</tr>`;
 	});
-	return `<table><caption>If it turns out different: how far away, and how deep the group. ● holds, ○ does not</caption><tr><td></td>${head}</tr>${rows.join('')}</table>`;
+	return `<div><table><caption>If it turns out different: how far away, and how deep the group. ● holds, ○ does not</caption><tr><td></td>${head}</tr>${rows.join('')}</table></div>`;
 }

@@ -47,6 +47,8 @@ export type Shape = { readonly fill: string; readonly stroke?: string } & (
 			readonly y: number;
 			readonly size: number;
 			readonly text: string;
+			/** The text ends at x instead of beginning there. */
+			readonly isBefore?: boolean;
 	  }
 );
 

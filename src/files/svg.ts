@@ -32,7 +32,7 @@ export function elementOf(shape: Shape): string {
 		case 'rect':
 			return `<rect x="${round(shape.x)}" y="${round(shape.y)}" width="${round(shape.width)}" height="${round(shape.height)}" ${paint}/>`;
 		case 'text':
-			return `<text x="${round(shape.x)}" y="${round(shape.y)}" font-size="${round(shape.size)}" ${paint}>${plain(shape.text)}</text>`;
+			return `<text x="${round(shape.x)}" y="${round(shape.y)}" font-size="${round(shape.size)}"${shape.isBefore ? ' text-anchor="end"' : ''} ${paint}>${plain(shape.text)}</text>`;
 	}
 }
 

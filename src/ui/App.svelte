@@ -6,6 +6,7 @@
 	import ImportSheet from './files/ImportSheet.svelte';
 	import { Openings } from './files/openings.svelte';
 	import { Keeping } from './shared/keeping.svelte';
+	import { Network } from './shared/network.svelte';
 	import { actionOf, type Action } from './shared/shortcuts';
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
@@ -35,6 +36,7 @@
 	const session = new Session(store);
 	const kit = provideKit(new Kit(store.kit));
 	const keeping = new Keeping();
+	const network = new Network();
 	const openings = new Openings(session, kit);
 	let isHelpOpen = $state(false);
 	let areFilesOpen = $state(false);
@@ -45,6 +47,7 @@
 	$effect(() => untrack(() => session.start(shotId ?? settings.lastShotId)));
 	$effect(() => kit.start());
 	$effect(() => keeping.start());
+	$effect(() => network.start());
 	$effect(() => {
 		if (!session.isSaving || !session.job || session.job.isSample) return;
 		untrack(() => {
@@ -142,6 +145,7 @@
 	<TopBar
 		{session}
 		place={at}
+		isOffline={network.isOffline}
 		ongo={(next) => (place = next)}
 		onfiles={() => (areFilesOpen = true)}
 		onhelp={() => (isHelpOpen = true)}
@@ -149,6 +153,7 @@
 	<Notices
 		{session}
 		{keeping}
+		{network}
 		refusal={openings.refusal}
 		onforget={() => (openings.refusal = null)}
 		onfiles={() => (areFilesOpen = true)}

@@ -14,7 +14,7 @@ import { dateOf } from '$data/upgrade';
 import type { Paper } from '$files/cardsPdf';
 import { pocketFile } from '$files/pocket';
 import type { PrintedCard } from '$files/printed';
-import { cardsService } from '../../workers/cards';
+import { cardsAsPdf } from '../../workers/cards';
 import type { Kit } from '../kit/kit.svelte';
 import { verdictWords } from '../day/dayWords';
 import { fileName, saveBlob, saveText } from '../shared/files';
@@ -88,7 +88,7 @@ export class JobFiles {
 	saveCards = () =>
 		this.#making('the cards', async () => {
 			const job = this.#job();
-			const bytes = await cardsService().pdf(job.title, await this.#cards(job), this.paper);
+			const bytes = await cardsAsPdf(job.title, await this.#cards(job), this.paper);
 			const pdf = new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/pdf' });
 			return this.#saveBlob(`${fileName(job.title)}-cards.pdf`, pdf);
 		});

@@ -18,6 +18,8 @@ import { fromUnits, type Units } from '../shared/words';
 /** The stage from above as a drawing for files and paper. */
 
 export const STAGE_PX = { width: 1200, height: 760 } as const;
+/** Room for a name at the right edge, px. */
+const EDGE_PX = 160;
 const INK = '#1b2a41';
 const SOFT = '#505c73';
 const FOCUS = '#b23f2b';
@@ -64,6 +66,11 @@ function stageShapes({ scene, pair }: Outcome, units: Units): Shape[] {
 		text,
 		fill
 	});
+	/** Right of a place, or left of it where the edge is near. */
+	const beside = (text: string, x: number, offPx: number, y: number, fill = INK, size = 15) =>
+		x > STAGE_PX.width - EDGE_PX
+			? { ...label(text, { x: x - offPx, y }, fill, size), isBefore: true }
+			: label(text, { x: x + offPx, y }, fill, size);
 	const heads = headMarks(view, scene, pair).flatMap((head): Shape[] => {
 		const { outline, nose, state, isFocus, name } = head;
 		return [
@@ -74,12 +81,12 @@ function stageShapes({ scene, pair }: Outcome, units: Units): Shape[] {
 				fill: '#fffdf8',
 				stroke: isFocus ? FOCUS : state ? STATES[state] : SOFT
 			},
-			label(name, { x: outline.x + outline.rx + 5, y: outline.y - outline.ry })
+			beside(name, outline.x, outline.rx + 5, outline.y - outline.ry)
 		];
 	});
 	const things = shot.things.flatMap((thing): Shape[] => {
 		const [a, b] = thingStroke(view, pose, thing);
-		return [line([a, b], SOFT, 3), label(thing.label, { x: a.x + 6, y: a.y }, SOFT, 13)];
+		return [line([a, b], SOFT, 3), beside(thing.label, a.x, 6, a.y, SOFT, 13)];
 	});
 	const focus = pair ? [line(focusLine(view, scene, pair, sliceThrough(shot)), FOCUS, 1.5)] : [];
 	const rows =

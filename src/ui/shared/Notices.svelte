@@ -2,18 +2,20 @@
 	import type { Refusal } from '$core/format/shotFile';
 	import { saveShotFile, saveText } from './files';
 	import type { Keeping } from './keeping.svelte';
+	import type { Network } from './network.svelte';
 	import type { Session } from './session.svelte';
 
 	/** What must be said plainly: trouble with the store, another window's change, a file that is not ours. */
 	interface Props {
 		session: Session;
 		keeping: Keeping;
+		network: Network;
 		refusal: Refusal | null;
 		onforget: () => void;
 		onfiles: () => void;
 	}
 
-	let { session, keeping, refusal, onforget, onfiles }: Props = $props();
+	let { session, keeping, network, refusal, onforget, onfiles }: Props = $props();
 	let isSetAsideSeen = $state(false);
 
 	const MOST_SHOWN = 4;
@@ -67,6 +69,16 @@
 				{/if}
 			</div>
 			<button class="knob" type="button" onclick={onforget}>Close</button>
+		</div>
+	{/if}
+	{#if network.hasNewVersion}
+		<div class="notice" role="status">
+			<p>A newer Focalis is here. Your work is kept.</p>
+			<button
+				class="knob"
+				type="button"
+				onclick={() => void session.flush().then(() => network.takeOver())}>Use it now</button
+			>
 		</div>
 	{/if}
 	{#if keeping.isBackupDue}

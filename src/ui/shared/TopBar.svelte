@@ -9,12 +9,13 @@
 	interface Props {
 		session: Session;
 		place: Place;
+		isOffline: boolean;
 		ongo: (place: Place) => void;
 		onfiles: () => void;
 		onhelp: () => void;
 	}
 
-	let { session, place, ongo, onfiles, onhelp }: Props = $props();
+	let { session, place, isOffline, ongo, onfiles, onhelp }: Props = $props();
 
 	const { library } = $derived(session);
 	const isDay = $derived(place === 'day');
@@ -49,6 +50,9 @@
 		{/if}
 	{/if}
 	<span class="spring"></span>
+	<span role="status" class="offline" title="No network. Everything here works without one."
+		>{isOffline ? 'offline' : ''}</span
+	>
 	{#if session.job}
 		<button
 			class="knob bare"
@@ -87,6 +91,11 @@
 	}
 	.spring {
 		flex: 1;
+	}
+	.offline {
+		color: var(--marginal);
+		font-weight: 600;
+		padding: 0 0.4rem;
 	}
 	.device {
 		display: contents;

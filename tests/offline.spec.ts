@@ -1,0 +1,60 @@
+import { expect, test } from './support/app';
+
+/** Without a network: the whole app, after one visit. */
+
+test.use({ serviceWorkers: 'allow' });
+
+test('after one visit one goes on without a network: planning, saving, cards, files', async ({
+	app,
+	page,
+	context
+}) => {
+	await app.openSample(/Two families/);
+	await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+	await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+	await app.saved();
+
+	await context.setOffline(true);
+	await page.reload();
+	await expect(page.getByRole('banner').getByText('offline')).toBeVisible();
+	await expect(app.headline).toContainText('eye');
+
+	// planning: another f-number is fixed, advice comes from its worker
+	const before = await app.headline.textContent();
+	await app.ladder.getByRole('button', { name: /f\/11/ }).first().click();
+	await expect(app.headline).not.toHaveText(before ?? '');
+	await expect(app.headline).toContainText('f/11');
+
+	// saving: it is there after another reload
+	await app.saved();
+	await page.reload();
+	await expect(app.headline).toContainText('f/11');
+
+	// the card, and paper: its worker and its fonts are on the device
+	await page.getByRole('button', { name: 'Card', exact: true }).click();
+	await expect(page.getByRole('main')).toContainText('f/11');
+	await page.keyboard.press('f');
+	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Cards (PDF)' }).click();
+	expect((await download).suggestedFilename()).toBe('rope-works-wedding-cards.pdf');
+
+	await context.setOffline(false);
+	await expect(page.getByRole('banner').getByText('offline')).toBeHidden();
+});
+
+test('the app can be installed', async ({ page }) => {
+	await page.goto('/');
+	const address = await page.locator('link[rel=manifest]').getAttribute('href');
+	const manifest = (await (await page.request.get(address ?? '')).json()) as {
+		display: string;
+		start_url: string;
+		icons: { src: string; sizes: string }[];
+	};
+	expect(manifest.display).toBe('standalone');
+	expect(manifest.icons.map(({ sizes }) => sizes)).toEqual(
+		expect.arrayContaining(['192x192', '512x512'])
+	);
+	for (const { src } of manifest.icons) {
+		expect((await page.request.get(src)).ok()).toBe(true);
+	}
+});
