@@ -33,7 +33,7 @@ test('a file opens beside the open shot; what it holds is text and nothing else'
 	app,
 	page
 }) => {
-	await page.getByLabel('Open a shot file').setInputFiles(file(shot));
+	await page.getByLabel('Open a file').setInputFiles(file(shot));
 	await expect(page.getByRole('banner')).toContainText(shot.title);
 	await expect(app.headline).toContainText('<img src=x onerror=alert(1)>’s left eye');
 	await app.verdict.getByRole('button', { name: 'why' }).click();
@@ -46,8 +46,8 @@ test('a file opens beside the open shot; what it holds is text and nothing else'
 });
 
 for (const [what, content, message] of [
-	['no JSON', '{"format":', 'damaged or is not a shot file'],
-	['something else', { format: 'focalis-day' }, 'This file is not a Focalis shot.'],
+	['no JSON', '{"format":', 'damaged or is not one of Focalis'],
+	['something else', { format: 'focalis-day' }, 'This file is not one of Focalis'],
 	['a newer version', { ...shot, version: 2 }, 'saved by a newer Focalis'],
 	[
 		'a wrong number',
@@ -58,13 +58,13 @@ for (const [what, content, message] of [
 	[
 		'a prototype key',
 		'{"__proto__": {"format": "focalis-shot"}}',
-		'This file is not a Focalis shot.'
+		'This file is not one of Focalis'
 	],
-	['too much', ' '.repeat(1024 * 1024 + 1), 'too large for a shot file']
+	['too much', ' '.repeat(33 * 1024 * 1024), 'too large for a file of Focalis']
 ] as const) {
 	test(`${what} is refused with the reason, and nothing changes`, async ({ app, page }) => {
 		const before = (await app.headline.textContent()) ?? '';
-		await page.getByLabel('Open a shot file').setInputFiles(file(content));
+		await page.getByLabel('Open a file').setInputFiles(file(content));
 		const alert = page.getByRole('alert');
 		await expect(alert).toContainText(message);
 		await expect(alert).toContainText('Nothing was changed.');

@@ -51,7 +51,7 @@ test('the families on the steps, by pointer', async ({ app, page, browser }) => 
 		const other = new App(await context.newPage());
 		await other.page.goto('/');
 		await expect(other.page.getByRole('heading', { level: 1 })).toBeVisible();
-		await other.page.getByLabel('Open a shot file').setInputFiles(file);
+		await other.page.getByLabel('Open a file').setInputFiles(file);
 		await expect(other.headline).toHaveText(after);
 		await context.close();
 	});

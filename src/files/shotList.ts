@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { SLOT_SHAPE, type JobFile } from '$core/format/job';
+import { JOB_LIMITS, SLOT_SHAPE, type JobFile } from '$core/format/job';
 import { problemsOf, type Problem } from '$core/format/problems';
 import { LIMITS } from '$core/format/shot';
 
@@ -42,7 +42,7 @@ const RowSchema = z.strictObject({
 	startsAt: SLOT_SHAPE.startsAt.optional(),
 	minutes: SLOT_SHAPE.minutes.optional(),
 	title: z.string().max(LIMITS.title, `the title may be at most ${LIMITS.title} characters long`),
-	place: SLOT_SHAPE.place.optional(),
+	place: z.string().max(JOB_LIMITS.place, 'the place is too long').optional(),
 	status: SLOT_SHAPE.status.optional(),
 	people: z.array(z.string().max(LIMITS.name)).max(LIMITS.people).optional(),
 	notes: z.string().max(LIMITS.notes).optional()

@@ -160,7 +160,11 @@ export class Typesetter {
 		}
 		return Promise.all(
 			runs.map(async ({ face, text }) => {
-				face.embedded ??= this.#doc.embedFont(face.bytes, { subset: true });
+				// letters stay whole: taken apart, their pieces could not be read back from the file
+				face.embedded ??= this.#doc.embedFont(face.bytes, {
+					subset: true,
+					features: { ccmp: false, liga: false }
+				});
 				const font = await face.embedded;
 				return { text, font, widthEm: font.widthOfTextAtSize(text, 1) };
 			})

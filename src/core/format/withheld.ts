@@ -18,18 +18,19 @@ export function withholding(job: JobFile, withheld: Withheld): JobFile {
 	const said = withheld.names ? namelessly(namesIn(job)) : (text: string) => text;
 	const note = (text: string) => (withheld.notes ? '' : said(text));
 	const place = (text: string) => (withheld.places ? '' : said(text));
+	const { timeZone, ...rest } = job;
 	return {
-		...job,
+		...rest,
+		...(timeZone === undefined || withheld.places ? {} : { timeZone }),
 		title: said(job.title),
 		place: place(job.place),
 		notes: note(job.notes),
-		...(withheld.places ? { timeZone: undefined } : {}),
 		people: job.people.map((one) => ({ ...one, name: said(one.name), note: note(one.note) })),
 		shots: job.shots.map((one) => ({
 			...one,
 			place: place(one.place),
 			...(one.taken ? { taken: { ...one.taken, note: note(one.taken.note) } } : {}),
-			shot: shotSaid(one.shot, said, note)
+			shot: shotSaid(withheld.names ? withoutNamedIds(one.shot) : one.shot, said, note)
 		}))
 	};
 }
@@ -38,7 +39,8 @@ export function withholding(job: JobFile, withheld: Withheld): JobFile {
 export function shotWithholding(shot: Shot, withheld: Withheld): Shot {
 	const names = shot.people.map(({ name }) => name);
 	const said = withheld.names ? namelessly(names) : (text: string) => text;
-	return shotSaid(shot, said, (text) => (withheld.notes ? '' : said(text)));
+	const known = withheld.names ? withoutNamedIds(shot) : shot;
+	return shotSaid(known, said, (text) => (withheld.notes ? '' : said(text)));
 }
 
 type Saying = (text: string) => string;
@@ -50,6 +52,28 @@ const shotSaid = (shot: Shot, said: Saying, note: Saying): Shot => ({
 	people: shot.people.map((one) => ({ ...one, name: said(one.name) })),
 	things: shot.things.map((one) => ({ ...one, label: said(one.label) }))
 });
+
+/** A shot whose people are known by numbers: an id may be made from a name. */
+function withoutNamedIds(shot: Shot): Shot {
+	const taken = new Set(shot.things.map(({ id }) => id));
+	let number = 0;
+	const freeId = () => {
+		do number += 1;
+		while (taken.has(`p${number}`));
+		return `p${number}`;
+	};
+	const ids = new Map(shot.people.map(({ id }) => [id, freeId()]));
+	const { focus } = shot.choices;
+	const choices =
+		focus && 'personId' in focus
+			? {
+					...shot.choices,
+					focus: { ...focus, personId: ids.get(focus.personId) ?? focus.personId }
+				}
+			: shot.choices;
+	const people = shot.people.map((one) => ({ ...one, id: ids.get(one.id) ?? one.id }));
+	return { ...shot, people, choices };
+}
 
 function namesIn({ people, shots }: JobFile): string[] {
 	return [
