@@ -92,7 +92,7 @@
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.printCards}
 						>Print cards…</button
 					>
-					<span>four on a sheet</span>
+					<span>four on a sheet; Latin, Greek and Cyrillic letters as text, others drawn</span>
 				</div>
 				<div class="row">
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.saveList}

@@ -1,0 +1,190 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { writeFileText, readFileText } from '$core/format/openedFile';
+import { ASSUMED } from '$core/odds/spreads';
+import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
+import { sampleDay } from '$data/sampleDay';
+import { Store } from '$data/store';
+import { readShotList, writeShotList } from '$files/shotList';
+import { Kit } from '../kit/kit.svelte';
+import { Session } from '../shared/session.svelte';
+import { compareJob, compareKit, type Item, type Way } from './comparison';
+import { takeJob, takeKit } from './importing';
+import { jobOfRows } from './listed';
+
+let number = 0;
+let session: Session;
+let kit: Kit;
+beforeEach(async () => {
+	const store = new Store(`importing ${number++}`);
+	session = new Session(store);
+	kit = new Kit(store.kit);
+	kit.start();
+	session.start(null);
+	await vi.waitFor(() => expect(session.isReady).toBe(true));
+});
+
+/** The sample day as somebody else's file: it went through text. */
+function dayFile() {
+	const { job, shots } = sampleDay(0);
+	const reading = readFileText(writeFileText(jobFileOf(job, shots, kitOfFile(kit.contents))));
+	if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a job');
+	const [file] = reading.opened.jobs;
+	if (!file) throw new Error('no job');
+	return file;
+}
+const compare = (file: ReturnType<typeof dayFile>) =>
+	compareJob(file, session.library.jobs, session.library.shots);
+const first = ({ ways }: Item): Way => ways[0] ?? 'skip';
+const titles = () => session.jobShots.map(({ shot }) => shot.title);
+
+describe('a day from a file', () => {
+	it('comes in whole, and a second time brings nothing', async () => {
+		const file = dayFile();
+		await takeJob(session, compare(file), first);
+		expect(session.job).toMatchObject({ title: file.title, date: file.date, people: file.people });
+		expect(titles()).toEqual(file.shots.map(({ shot }) => shot.title));
+
+		const again = compare(file);
+		expect([again.items, again.same]).toEqual([[], file.shots.length]);
+		await takeJob(session, again, first);
+		expect(session.library.jobs).toHaveLength(1);
+		expect(session.jobShots).toHaveLength(file.shots.length);
+	});
+
+	it('goes out as it came in', async () => {
+		const file = dayFile();
+		await takeJob(session, compare(file), first);
+		const { job } = session;
+		expect(job && jobFileOf(job, session.jobShots, file.kit)).toEqual(file);
+	});
+
+	describe('with a shot that was changed since', () => {
+		const changed = async () => {
+			const file = dayFile();
+			await takeJob(session, compare(file), first);
+			const { shot, shotId } = session;
+			if (!shot || !shotId) throw new Error('no shot');
+			session.change({ ...shot, title: 'Mine', notes: 'my own' });
+			await session.flush();
+			return { file, shotId };
+		};
+
+		it('says what differs, and keeps both unless told otherwise', async () => {
+			const { file } = await changed();
+			const comparison = compare(file);
+			expect(comparison.items.map(({ differs, ways }) => [differs, ways[0]])).toEqual([
+				['title, notes', 'both']
+			]);
+			await takeJob(session, comparison, first);
+			expect(titles()).toContain('Mine');
+			expect(titles()).toContain(file.shots[0]?.shot.title);
+			// both are here now: a third time brings nothing
+			expect(compare(file).items).toEqual([]);
+		});
+
+		it('is replaced in one step that can be undone', async () => {
+			const { file, shotId } = await changed();
+			await takeJob(session, compare(file), () => 'replace');
+			const title = () => session.library.shots.find(({ id }) => id === shotId)?.shot.title;
+			expect(title()).toBe(file.shots[0]?.shot.title);
+			session.library.undo();
+			expect(title()).toBe('Mine');
+		});
+
+		it('is left alone when skipped', async () => {
+			const { file } = await changed();
+			await takeJob(session, compare(file), () => 'skip');
+			expect(titles()).toContain('Mine');
+			expect(session.jobShots).toHaveLength(file.shots.length);
+		});
+	});
+
+	it('brings back a shot that was taken out, when asked', async () => {
+		const file = dayFile();
+		await takeJob(session, compare(file), first);
+		const [one] = session.jobShots;
+		if (!one) throw new Error('no shot');
+		const slots = [{ shotId: one.id, change: { isRemoved: true } }];
+		session.library.change('taking out', one.slot.jobId, { slots });
+		expect(compare(file).items[0]?.differs).toBe('taken out here');
+		await takeJob(session, compare(file), () => 'replace');
+		expect(session.jobShots).toHaveLength(file.shots.length);
+	});
+
+	it('whose people differ offers theirs', async () => {
+		const file = dayFile();
+		await takeJob(session, compare(file), first);
+		const other = { ...file, people: file.people.slice(1), notes: 'Rain.' };
+		const [item] = compare(other).items;
+		expect([item?.differs, item?.ways]).toEqual(['notes, people', ['skip', 'replace']]);
+		await takeJob(session, compare(other), () => 'replace');
+		expect(session.job).toMatchObject({ people: other.people, notes: 'Rain.' });
+	});
+});
+
+describe('a shot list from a spreadsheet', () => {
+	it('changes what it says, adds what is new, and a second time brings nothing', async () => {
+		await takeJob(session, compare(dayFile()), first);
+		const { job } = session;
+		if (!job) throw new Error('no job');
+		const table =
+			writeShotList(jobFileOf(job, session.jobShots, kitOfFile(kit.contents))).replace(
+				'The couple under the arcade',
+				'The couple at the gate'
+			) + ',2026-09-26 19:00,5,Last dance,hall,planned,Ilinca; Somebody new,\r\n';
+		const rows = () => {
+			const reading = readShotList(table);
+			if (!reading.ok) throw new Error(reading.message);
+			return compare(jobOfRows(reading.rows, job, session.jobShots));
+		};
+		expect(rows().items.map(({ title, differs }) => [title, differs])).toEqual([
+			['The couple at the gate', 'title'],
+			['Last dance', '']
+		]);
+		await takeJob(session, rows(), ({ ways }) => (ways.includes('replace') ? 'replace' : 'take'));
+		expect(titles()).toContain('The couple at the gate');
+		const dance = session.jobShots.find(({ shot }) => shot.title === 'Last dance');
+		expect(dance?.slot).toMatchObject({ startsAt: '2026-09-26T19:00', minutes: 5, place: 'hall' });
+		expect(dance?.shot.people.map(({ name }) => name)).toEqual(['Ilinca', 'Somebody new']);
+		expect(rows().items).toEqual([]);
+	});
+});
+
+describe('a kit from a file', () => {
+	it('that is the same brings nothing; what is new or different is offered', async () => {
+		const mine = kit.contents;
+		expect(compareKit(kitOfFile(mine), ASSUMED, mine)).toEqual([]);
+		const [body] = kitOfFile(mine).bodies;
+		const [lens] = kitOfFile(mine).lenses;
+		if (!body || !lens) throw new Error('no kit');
+		const file = {
+			bodies: [{ ...body, id: 'other', name: 'A second body' }],
+			lenses: [{ ...lens, closestFocusM: 0.31 }]
+		};
+		const items = compareKit(file, { ...ASSUMED, handheldMm: 40 }, mine);
+		expect(items.map(({ title, ways }) => [title, ways[0]])).toEqual([
+			['A second body', 'take'],
+			[lens.name, 'both'],
+			['my hands and my focusing', 'skip']
+		]);
+		await takeKit(kit, items, first);
+		expect(kit.contents.bodies.map(({ body: one }) => one.name)).toContain('A second body');
+		expect(kit.contents.lenses.filter(({ lens: one }) => one.name === lens.name)).toHaveLength(2);
+		expect(kit.contents.spreads).toEqual(ASSUMED);
+		expect(compareKit(file, null, kit.contents)).toEqual([]);
+	});
+});
+
+describe('a backup of everything', () => {
+	it('brings everything to an empty device', async () => {
+		const { job, shots } = sampleDay(0);
+		const other = { ...sampleDay(0).job, title: 'Another day' };
+		const shotsOf = (id: string) => (id === job.id ? shots : []);
+		const text = writeFileText(backupOf([job, other], shotsOf, kit.contents));
+		const reading = readFileText(text);
+		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
+		for (const file of reading.opened.jobs) await takeJob(session, compare(file), first);
+		expect(session.library.jobs.map(({ title }) => title)).toEqual([job.title, 'Another day']);
+		expect(session.library.shots).toHaveLength(shots.length);
+	});
+});
