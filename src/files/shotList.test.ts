@@ -1,4 +1,4 @@
-import { parse } from 'papaparse';
+import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { HARD_TEXTS, jobOf, titled } from '$tests/support/jobs';
 import { harmless, readShotList, restored, writeShotList } from './shotList';
@@ -30,7 +30,7 @@ describe('the shot list', () => {
 	});
 
 	it('is read back cell by cell by a CSV library', () => {
-		const { data, errors } = parse<string[]>(text.replace(/^\uFEFF/, ''), {
+		const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
 			skipEmptyLines: true
 		});
 		expect(errors).toEqual([]);

@@ -42,6 +42,27 @@ export class App {
 		await this.page.getByRole('banner').locator('.crumb').click();
 	}
 
+	/** Opens the sample day where its shots are listed. */
+	async openSampleDay(): Promise<void> {
+		await this.page.goto('/?sample&at=day');
+		await expect(this.shots.first()).toBeVisible();
+	}
+
+	/** The shots of the day, in order of time. */
+	get shots(): Locator {
+		return this.page.getByRole('list', { name: 'Shots of the day' }).getByRole('listitem');
+	}
+	shotRow(title: string | RegExp): Locator {
+		return this.shots.filter({ hasText: title });
+	}
+	/** Title of each shot, in order. */
+	async titles(): Promise<string[]> {
+		return this.shots.locator('.title').allInnerTexts();
+	}
+	async goTo(place: 'Day' | 'Plan' | 'Card'): Promise<void> {
+		await this.page.getByRole('navigation').getByRole('button', { name: place }).click();
+	}
+
 	/** Waits until everything is in the browser's store. */
 	async saved(): Promise<void> {
 		await expect(this.page.locator('.app')).toHaveAttribute('data-saved', 'true');

@@ -1,9 +1,9 @@
 <script lang="ts">
-	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import { LENSES } from '$data/kit';
 	import { useKit } from '../kit/kit.svelte';
 	import { addShot } from '../shared/dayActions';
+	import Menu from '../shared/Menu.svelte';
 	import { newShot } from '../shared/newShot';
 	import type { Session } from '../shared/session.svelte';
 	import { ARRANGEMENTS, arranged, type Arrangement } from './arrangements';
@@ -39,10 +39,9 @@
 	}
 </script>
 
-<button class="knob" type="button" aria-haspopup="menu" aria-expanded={isOpen}>+ Shot</button>
-<Dropdown simple bind:isOpen class="z-30 border border-[var(--edge)]">
+<Menu text="+ Shot" bind:isOpen>
 	{#each ARRANGEMENTS as one (one.key)}
 		<DropdownItem onclick={() => add(one)}>{one.title}</DropdownItem>
 	{/each}
 	<DropdownItem onclick={() => add(null)}>An empty stage</DropdownItem>
-</Dropdown>
+</Menu>

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
-	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { eraseJob, newJob } from '../shared/dayActions';
+	import Menu from '../shared/Menu.svelte';
 	import { openSampleDay } from '../shared/sample';
 	import type { DayView } from './day.svelte';
 
@@ -34,8 +34,7 @@
 </script>
 
 {#if report}<p role="status">{report}</p>{/if}
-<button class="knob" type="button" aria-haspopup="menu" aria-expanded={isOpen}>Jobs ▾</button>
-<Dropdown simple bind:isOpen class="z-30 border border-[var(--edge)]">
+<Menu text="Jobs ▾" label="Jobs" bind:isOpen>
 	{#each others as job (job.id)}
 		<DropdownItem onclick={() => then(() => session.openJob(job.id))}
 			><bdi>{job.title}</bdi>, {job.date}</DropdownItem
@@ -48,7 +47,7 @@
 	<DropdownItem onclick={() => then(() => (isAsking = true))}
 		>Erase this job from this device…</DropdownItem
 	>
-</Dropdown>
+</Menu>
 
 <Modal title="Erase this job?" size="xs" bind:open={isAsking}>
 	<div class="ask">

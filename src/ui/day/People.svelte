@@ -20,7 +20,10 @@
 	const guests = $derived(day.job.people);
 	const shots = $derived(day.shots.map(({ shot }) => shot));
 	const missing = $derived(inNoShot(guests, shots));
-	const shown = $derived(onlyMissing ? missing : guests);
+	/** Whoever is open stays, also when just placed. */
+	const shown = $derived(
+		onlyMissing ? guests.filter((one) => missing.includes(one) || one.id === openId) : guests
+	);
 	const room = $derived(JOB_LIMITS.guests - guests.length);
 	const fromPasted = $derived(guestsFromText(pasted));
 

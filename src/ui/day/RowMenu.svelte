@@ -1,7 +1,7 @@
 <script lang="ts">
-	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import type { ShotRecord } from '$data/database';
+	import Menu from '../shared/Menu.svelte';
 	import type { DayView } from './day.svelte';
 
 	/** What else can be done with a shot of the day. */
@@ -23,14 +23,7 @@
 	}
 </script>
 
-<button
-	class="knob"
-	type="button"
-	aria-haspopup="menu"
-	aria-expanded={isOpen}
-	aria-label="more for {record.shot.title}">⋯</button
->
-<Dropdown simple bind:isOpen class="z-30 border border-[var(--edge)]">
+<Menu text="⋯" label="more for {record.shot.title}" bind:isOpen>
 	<DropdownItem onclick={() => then(() => (day.editingId = record.id))}
 		>Time and place…</DropdownItem
 	>
@@ -47,4 +40,4 @@
 		>
 	{/each}
 	<DropdownItem onclick={() => then(() => day.takeOut(record))}>Take out</DropdownItem>
-</Dropdown>
+</Menu>

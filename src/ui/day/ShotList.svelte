@@ -54,13 +54,17 @@
 		<li class:far={items.length > 30} data-shot={record.id}>
 			<div class="line">
 				{#if isWhole}
-					<button
+					<!-- the package takes no drag that begins on a button -->
+					<div
 						class="handle"
-						type="button"
+						role="button"
+						tabindex="0"
 						use:dragHandle
 						aria-label="Move {record.shot.title}: drag, or Alt with the arrows"
-						onkeydown={(event) => nudge(event, record, i)}>⠿</button
+						onkeydown={(event) => nudge(event, record, i)}
 					>
+						⠿
+					</div>
 				{/if}
 				<ShotRow {day} {record} isFirst={i === 0} isLast={i === items.length - 1} />
 			</div>
@@ -91,6 +95,8 @@
 		grid-template-columns: auto minmax(0, 1fr);
 	}
 	.handle {
+		display: grid;
+		place-items: center;
 		width: 1.6rem;
 		color: var(--ink-2);
 		cursor: grab;

@@ -277,6 +277,7 @@ export class Session {
 			const open = contents.shots.filter(({ slot }) => !slot.isRemoved);
 			const first = open.find(({ id }) => id === preferredShotId) ?? open[0];
 			if (first) await this.#adopt(first);
+			else this.#emptyJobId = this.library.jobs.at(-1)?.id ?? null;
 		} else if (mine && !isBusy) {
 			const stored = this.library.shots.find(({ id }) => id === mine.id);
 			if (!stored) await this.forget(mine.slot.jobId);

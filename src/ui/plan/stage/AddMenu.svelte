@@ -1,5 +1,4 @@
 <script lang="ts">
-	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
@@ -16,6 +15,7 @@
 	} from '$core/scene/arrange';
 	import Length from '../../shared/Length.svelte';
 	import type { PlanView } from '../plan.svelte';
+	import Menu from '../../shared/Menu.svelte';
 
 	/** Adding people and things, one or many at a time. */
 	let { plan }: { plan: PlanView } = $props();
@@ -92,22 +92,7 @@
 	const gesture = () => '';
 </script>
 
-<button
-	class="knob"
-	type="button"
-	aria-haspopup="dialog"
-	aria-expanded={isOpen}
-	disabled={room < 1 && plan.shot.things.length >= LIMITS.things}
->
-	+ Add
-</button>
-<Dropdown
-	simple
-	bind:isOpen
-	role="dialog"
-	aria-label="Add"
-	class="border border-[var(--edge)] z-30"
->
+<Menu text="+ Add" bind:isOpen disabled={room < 1 && plan.shot.things.length >= LIMITS.things}>
 	{#if room > 0}
 		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'adult', depth))}
 			>A person</DropdownItem
@@ -135,7 +120,7 @@
 	{#if plan.shot.things.length < LIMITS.things}
 		<DropdownItem onclick={addObject}>A thing</DropdownItem>
 	{/if}
-</Dropdown>
+</Menu>
 
 <Modal title="Rows of people" bind:open={isAskingRows} size="xs">
 	<form class="flex flex-col gap-3 text-[var(--ink)]" onsubmit={addTheRows}>
