@@ -22,7 +22,7 @@ for (const look of ['day', 'night'] as const) {
 		test.use({ colorScheme: look === 'night' ? 'dark' : 'light' });
 
 		test('axe finds nothing: welcome, plan, selection, list, adding', async ({ app, page }) => {
-			test.setTimeout(90_000);
+			test.setTimeout(150_000);
 			await page.goto('/');
 			await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 			await axe(page);
@@ -43,7 +43,7 @@ for (const look of ['day', 'night'] as const) {
 		});
 
 		test('axe finds nothing: menu, why, help', async ({ app, page }) => {
-			test.setTimeout(90_000);
+			test.setTimeout(150_000);
 			await app.openSample(/Two families/);
 			await app.openMenu();
 			await settled(page);
@@ -63,11 +63,40 @@ for (const look of ['day', 'night'] as const) {
 			await axe(page, 'dialog[open]');
 		});
 
+		test('axe finds nothing: day, people, files, card, now', async ({ app, page }) => {
+			test.setTimeout(150_000);
+			await app.openSampleDay();
+			await page.getByRole('button', { name: /^Ilinca/ }).click();
+			await expect(app.shotRow(/Two families/)).toContainText('All fifteen');
+			await axe(page);
+			await page.getByRole('button', { name: 'more for The couple under the arcade' }).click();
+			await axe(page, '[popover]');
+			await page.keyboard.press('Escape');
+			await page.getByRole('button', { name: 'Files', exact: true }).click();
+			await settled(page);
+			await axe(page, 'dialog[open]');
+			await page.keyboard.press('Escape');
+
+			await app.goTo('Card');
+			await axe(page);
+			await page.getByRole('button', { name: 'Taken…' }).click();
+			await settled(page);
+			await axe(page, 'dialog[open]');
+			await page.keyboard.press('Escape');
+			await expect(page.getByRole('dialog')).toBeHidden();
+			await page.getByRole('button', { name: 'Now', exact: true }).click();
+			for (const text of ['85 mm f/1.4', 'waist up', 'a row']) {
+				await page.locator('label', { hasText: text }).first().click();
+			}
+			await expect(page.getByRole('button', { name: /Keep it as a shot/ })).toBeVisible();
+			await axe(page);
+		});
+
 		test('axe finds nothing: light, framing, other lenses, kit, where to stand', async ({
 			app,
 			page
 		}) => {
-			test.setTimeout(90_000);
+			test.setTimeout(150_000);
 			await app.openSample(/The bandleader/);
 			await page.getByRole('button', { name: 'where to stand' }).click();
 			await expect(page.getByText(/Least: f/)).toBeVisible();
@@ -182,6 +211,15 @@ test('320 px wide: nothing is cut off', async ({ app, page }) => {
 	await axe(page);
 	await app.openMenu();
 	await settled(page);
+	expect(await surplus(page)).toBe(0);
+	await page.keyboard.press('Escape');
+	await expect(page.getByRole('dialog')).toBeHidden();
+	await app.goTo('Card');
+	expect(await surplus(page)).toBe(0);
+	await page.getByRole('button', { name: 'Now', exact: true }).click();
+	expect(await surplus(page)).toBe(0);
+	await app.goTo('Day');
+	await expect(app.shots.first()).toBeVisible();
 	expect(await surplus(page)).toBe(0);
 });
 

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { dragHandle, dragHandleZone, SHADOW_ITEM_MARKER_PROPERTY_NAME } from 'svelte-dnd-action';
+	import { tick } from 'svelte';
 	import { pausesIn } from '$core/day/schedule';
 	import type { ShotRecord } from '$data/database';
 	import type { DayView } from './day.svelte';
@@ -32,7 +33,10 @@
 		if (!by || !event.altKey) return;
 		event.preventDefault();
 		day.move(record, place + by);
+		// what moves in the page loses the focus
+		void tick().then(() => handles[record.id]?.focus());
 	}
+	let handles = $state<Record<string, HTMLElement | null>>({});
 </script>
 
 <ol
@@ -59,6 +63,7 @@
 						class="handle"
 						role="button"
 						tabindex="0"
+						bind:this={handles[record.id]}
 						use:dragHandle
 						aria-label="Move {record.shot.title}: drag, or Alt with the arrows"
 						onkeydown={(event) => nudge(event, record, i)}
