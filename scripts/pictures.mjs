@@ -8,30 +8,35 @@ const FOLDER = 'docs/screenshots';
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** Each: a file, the size, the look, the shot, and what to do before the picture is taken. */
+const toCard = async (page) => {
+	await page.getByRole('navigation').getByRole('button', { name: 'Card' }).click();
+	await page.getByText(/frames to be/).waitFor();
+};
+const toNow = async (page) => {
+	await page.getByRole('navigation').getByRole('button', { name: 'Card' }).click();
+	await page.getByRole('button', { name: 'Now', exact: true }).click();
+	for (const text of ['24–70 mm f/2.8', 'full length', 'two rows']) {
+		await page.locator('label', { hasText: text }).first().click();
+	}
+	await page.getByRole('button', { name: /Keep it as a shot/ }).waitFor();
+};
+
+/** Each: a file, the size, the look, the shot (null for the day), and what to do before the picture is taken. */
 const PICTURES = [
+	['day', DESK, 'day', null],
+	['phone-day', PHONE, 'night', null],
+	['card', DESK, 'day', /Two families/, toCard],
+	['phone-card', PHONE, 'day', /Two families/, toCard],
+	['now', DESK, 'night', /Two families/, toNow],
+	['phone-now', PHONE, 'day', /Two families/, toNow],
 	['plan-day', DESK, 'day', /Two families/],
 	['plan-night', DESK, 'night', /Two families/],
-	[
-		'plan-selection',
-		DESK,
-		'day',
-		/The couple/,
-		(page) => page.locator('.stage .head').first().click({ force: true })
-	],
 	[
 		'plan-side',
 		DESK,
 		'day',
 		/Everyone, from the balcony/,
 		(page) => page.getByRole('radio', { name: 'from the side' }).check({ force: true })
-	],
-	[
-		'plan-list',
-		DESK,
-		'day',
-		/The bandleader/,
-		(page) => page.getByRole('radio', { name: 'list' }).check({ force: true })
 	],
 	[
 		'plan-why',
@@ -57,17 +62,6 @@ const PICTURES = [
 		}
 	],
 	[
-		'plan-peek',
-		DESK,
-		'night',
-		/The bandleader/,
-		(page) =>
-			page
-				.getByRole('button', { name: /^f\/2,?/ })
-				.first()
-				.hover()
-	],
-	[
 		'plan-compare',
 		DESK,
 		'day',
@@ -82,27 +76,6 @@ const PICTURES = [
 		(page) => page.getByRole('button', { name: /^Ilinca at large/ }).click()
 	],
 	['setup-light', DESK, 'day', /An elder/, (page) => inSetup(page, /^light/)],
-	['setup-framing', DESK, 'night', /The couple/, (page) => inSetup(page, 'framing')],
-	[
-		'setup-lenses',
-		DESK,
-		'day',
-		/The couple/,
-		async (page) => {
-			await inSetup(page, 'other lenses');
-			await page.getByText('best for faces').waitFor();
-		}
-	],
-	[
-		'setup-kit',
-		DESK,
-		'night',
-		/The couple/,
-		async (page) => {
-			await inSetup(page, 'kit');
-			await page.getByRole('button', { name: 'Full-frame reflex 24 MP', exact: true }).click();
-		}
-	],
 	[
 		'plan-where',
 		DESK,
@@ -159,11 +132,15 @@ try {
 			isMobile: isPhone,
 			reducedMotion: 'reduce'
 		});
-		await page.goto(`${address}/?sample`);
-		await page.getByRole('region', { name: 'Verdict' }).waitFor();
-		await page.getByRole('banner').getByRole('button').first().click();
-		await page.getByRole('dialog').getByRole('button', { name: title }).click();
-		await page.getByRole('dialog').waitFor({ state: 'hidden' });
+		await page.goto(`${address}/?sample&at=${title ? 'plan' : 'day'}`);
+		if (title) {
+			await page.getByRole('region', { name: 'Verdict' }).waitFor();
+			await page.getByRole('banner').locator('.crumb').click();
+			await page.getByRole('dialog').getByRole('button', { name: title }).click();
+			await page.getByRole('dialog').waitFor({ state: 'hidden' });
+		} else {
+			await page.getByText('All fifteen').waitFor();
+		}
 		await page.mouse.move(0, 0);
 		await prepare?.(page);
 		await page.evaluate(() =>

@@ -138,6 +138,16 @@ test('people are pasted once, placed in a shot from there, and renamed everywher
 	await page.getByRole('button', { name: FIRST, exact: true }).click();
 	await page.getByRole('radio', { name: 'list' }).check({ force: true });
 	await expect(page.getByRole('main').getByText('Jimena').first()).toBeVisible();
+
+	// and from the plan, out of the same list
+	await page.getByRole('button', { name: '+ Add' }).click();
+	await page.getByRole('button', { name: 'From the people of the day…' }).click();
+	await page
+		.getByRole('dialog')
+		.getByRole('button', { name: /^Wojtek/ })
+		.click();
+	await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+	await expect(page.getByRole('main').getByText('Wojtek').first()).toBeVisible();
 });
 
 test('a day is erased from this device, and it says what went', async ({ app, page }) => {

@@ -128,6 +128,12 @@
 		border: 1px solid var(--edge);
 		border-radius: 3px;
 	}
+	@media (max-width: 45rem) {
+		.pause {
+			right: auto;
+			left: 2.4rem;
+		}
+	}
 	@media (pointer: coarse) {
 		.handle {
 			width: 2.2rem;

@@ -6,6 +6,7 @@ import { asksForSomething, solve, type Solution } from '$core/solve/solve';
 import type { Spreads } from '$core/odds/spreads';
 import type { Kit } from '../kit/kit.svelte';
 import { OddsView } from './odds/odds.svelte';
+import type { Guest } from '$core/format/job';
 import type { Session } from '../shared/session.svelte';
 import { settings } from '../shared/settings.svelte';
 
@@ -75,6 +76,10 @@ export class PlanView {
 	/** The shot before its last change; null when there was none. */
 	get before(): Shot | null {
 		return this.#session.before;
+	}
+	/** The people of the day. */
+	get guests(): readonly Guest[] {
+		return this.#session.job?.people ?? [];
 	}
 
 	/** The shot as its choices stand; null while it asks for nothing. */

@@ -15,6 +15,7 @@
 	} from '$core/scene/arrange';
 	import Length from '../../shared/Length.svelte';
 	import type { PlanView } from '../plan.svelte';
+	import GuestPicker from './GuestPicker.svelte';
 	import Menu from '../../shared/Menu.svelte';
 
 	/** Adding people and things, one or many at a time. */
@@ -22,6 +23,7 @@
 
 	let isOpen = $state(false);
 	let isAskingRows = $state(false);
+	let isPicking = $state(false);
 	let countsText = $state('5, 6, 4');
 	let rowGapM = $state<number>(USUAL_ROWS.rowGapM);
 	let stepM = $state<number>(USUAL_ROWS.stepM);
@@ -108,6 +110,14 @@
 		>
 		<DropdownItem onclick={() => add(addWalker)}>Someone walking in</DropdownItem>
 	{/if}
+	{#if room > 0}
+		<DropdownItem
+			onclick={() => {
+				isOpen = false;
+				isPicking = true;
+			}}>From the people of the day…</DropdownItem
+		>
+	{/if}
 	{#if room > 1}
 		<DropdownItem onclick={() => add(addCouple)}>A couple</DropdownItem>
 		<DropdownItem
@@ -121,6 +131,7 @@
 		<DropdownItem onclick={addObject}>A thing</DropdownItem>
 	{/if}
 </Menu>
+<GuestPicker {plan} bind:isOpen={isPicking} />
 
 <Modal title="Rows of people" bind:open={isAskingRows} size="xs">
 	<form class="flex flex-col gap-3 text-[var(--ink)]" onsubmit={addTheRows}>

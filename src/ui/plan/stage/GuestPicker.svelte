@@ -1,0 +1,49 @@
+<script lang="ts">
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { standsIn, withGuest } from '$core/day/guests';
+	import type { Guest } from '$core/format/job';
+	import type { PlanView } from '../plan.svelte';
+
+	/** Those of the day's people who do not stand in the shot yet; a click places one. */
+	let { plan, isOpen = $bindable() }: { plan: PlanView; isOpen: boolean } = $props();
+
+	const missing = $derived(plan.guests.filter(({ name }) => !standsIn(name, plan.shot)));
+	function place(guest: Guest) {
+		plan.change(withGuest(plan.shot, guest));
+		const newest = plan.shot.people.at(-1);
+		if (newest) plan.selected = { kind: 'person', id: newest.id };
+	}
+</script>
+
+<Modal title="People of the day" size="xs" bind:open={isOpen}>
+	<ul>
+		{#each missing as guest (guest.id)}
+			<li>
+				<button class="knob bare" type="button" onclick={() => place(guest)}>
+					<bdi>{guest.name}</bdi>
+					{#if guest.build !== 'adult'}<span>{guest.build}</span>{/if}
+				</button>
+			</li>
+		{:else}
+			<li>
+				{plan.guests.length === 0
+					? 'Nobody is on the day’s list yet. Write it on the day.'
+					: 'Everyone of the day stands in this shot.'}
+			</li>
+		{/each}
+	</ul>
+</Modal>
+
+<style>
+	ul {
+		color: var(--ink);
+		columns: 2;
+	}
+	.knob {
+		width: 100%;
+		justify-content: flex-start;
+	}
+	span {
+		color: var(--ink-2);
+	}
+</style>
