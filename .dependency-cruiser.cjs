@@ -30,6 +30,13 @@ module.exports = {
 			to: { path: '^src/(ui|routes)' }
 		},
 		{
+			name: 'files-above-core-alone',
+			comment: 'what a file holds is handed to it',
+			severity: 'error',
+			from: { path: '^src/files', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/(data|workers|preview|ui|routes)' }
+		},
+		{
 			name: 'preview-above-core-alone',
 			severity: 'error',
 			from: { path: '^src/preview', pathNot: '\\.test\\.ts$' },
@@ -51,7 +58,7 @@ module.exports = {
 			name: 'resolvable',
 			severity: 'error',
 			from: {},
-			to: { couldNotResolve: true, pathNot: '^(\\$app|\\$env|\\./\\$types)' }
+			to: { couldNotResolve: true, pathNot: '^(\\$app|\\$env|\\$service-worker|\\./\\$types)' }
 		}
 	],
 	options: {

@@ -119,7 +119,6 @@ test('time and place are changed, and the order follows', async ({ app, page }) 
 });
 
 test('people are pasted once, placed in a shot from there, and renamed everywhere', async ({
-	app,
 	page
 }) => {
 	const people = page.getByRole('region', { name: 'People of the day' });

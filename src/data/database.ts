@@ -19,7 +19,7 @@ export const JobSchema = z.strictObject({
 });
 
 /** A shot's place in its day, apart from the shot itself, so that neither's changes meet the other's. */
-export const SlotSchema = z.strictObject({
+const SlotSchema = z.strictObject({
 	jobId: z.string(),
 	...SLOT_SHAPE,
 	/** Order among shots that start at the same time. */
@@ -65,12 +65,12 @@ export const KitLensSchema = z.strictObject({
 export const MySpreadsSchema = z.strictObject({ id: z.literal('mine'), spreads: SpreadsSchema });
 export type MySpreads = z.infer<typeof MySpreadsSchema>;
 
-/** A job that was erased: nothing of it but its id, so that no window brings it back. */
-export const ErasedSchema = z.strictObject({ id: z.string() });
-
 export type Job = z.infer<typeof JobSchema>;
 export type Slot = z.infer<typeof SlotSchema>;
-export type Erased = z.infer<typeof ErasedSchema>;
+/** A job that was erased: nothing of it but its id, so that no window brings it back. */
+export interface Erased {
+	id: string;
+}
 export type ShotRecord = z.infer<typeof ShotRecordSchema>;
 export type StepRecord = z.infer<typeof StepSchema>;
 export type KitBody = z.infer<typeof KitBodySchema>;

@@ -4,7 +4,7 @@ import { shotOf } from '$tests/support/shots';
 import { presetBodies, presetLenses } from './database';
 import { PRESET_KIT } from './kitStore';
 import { Store } from './store';
-import { dateOf } from './upgrade';
+import { dateOf } from './newDay';
 
 /** A browser that last saw an earlier version of the database loses nothing. */
 

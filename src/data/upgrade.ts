@@ -1,6 +1,6 @@
 import { later } from '$core/day/schedule';
 import type { Shot } from '$core/format/shot';
-import type { Job, ShotRecord } from './database';
+import { beginOf, dateOf, USUAL_MINUTES } from './newDay';
 
 /** How records of earlier versions of the database become records of the next. */
 
@@ -21,25 +21,8 @@ export interface ShotOf2 {
 	readonly shot: Shot;
 }
 
-/** When a day begins as long as nobody says so, and how long a shot takes. */
-const DAY_BEGINS = '10:00';
-export const USUAL_MINUTES = 15;
-
-/** The time at which the first shot of a day is put. */
-export const beginOf = (date: string): string => `${date}T${DAY_BEGINS}`;
-
-/** The date on this device's calendar. */
-export function dateOf(time: number): string {
-	const day = new Date(time);
-	const two = (n: number) => String(n).padStart(2, '0');
-	return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
-}
-
 /** Version 2 knew an order only: the shots follow each other from the morning of the job's first day. */
-export function withDays(
-	jobs: readonly JobOf2[],
-	shots: readonly ShotOf2[]
-): { jobsOf3: Job[]; shotsOf3: ShotRecord[] } {
+export function withDays(jobs: readonly JobOf2[], shots: readonly ShotOf2[]) {
 	const jobsOf3 = jobs.map((job) => ({
 		...job,
 		date: dateOf(job.createdAt),

@@ -20,7 +20,7 @@ export const plain = (text: string): string =>
 const round = (value: number): string => `${Number(value.toFixed(2))}`;
 
 /** One shape as an element. */
-export function elementOf(shape: Shape): string {
+function elementOf(shape: Shape): string {
 	const paint = `fill="${shape.fill}"${shape.stroke ? ` stroke="${shape.stroke}"` : ''}`;
 	switch (shape.kind) {
 		case 'path':

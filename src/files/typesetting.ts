@@ -13,7 +13,7 @@ export interface FontFile {
 }
 
 /** A text as a picture; lengths in ems. */
-export interface TextPicture {
+interface TextPicture {
 	readonly png: Uint8Array;
 	readonly widthEm: number;
 	readonly ascentEm: number;

@@ -40,7 +40,7 @@ const date = (label: string) =>
 const id = (label: string) => text(label, 1, 80);
 
 /** Somebody who is there on the day. People placed in a shot refer to them by name. */
-export const GuestSchema = record('the person', {
+const GuestSchema = record('the person', {
 	id: id('the id'),
 	name: text('the name', 1, LIMITS.name),
 	build: oneOf('the build', BUILDS).default('adult'),
@@ -50,7 +50,7 @@ export const GuestSchema = record('the person', {
 });
 
 /** What was really used when the shot was taken. */
-export const TakenSchema = record('what was used', {
+const TakenSchema = record('what was used', {
 	note: text('the note', 0, JOB_LIMITS.guestNote).default(''),
 	fNumber: number('the f-number', 0.7, 64).optional(),
 	shutterS: number('the shutter', 1 / 100000, 3600, 's').optional(),

@@ -10,7 +10,7 @@ import { reuse } from '../shared/reuse';
 /** What is done with something of the file. */
 export type Way = 'take' | 'both' | 'replace' | 'skip';
 
-export type Subject =
+type Subject =
 	| { readonly kind: 'day'; readonly file: JobFile; readonly mine: Job }
 	| { readonly kind: 'shot'; readonly file: DayShot; readonly mine: ShotRecord | null }
 	| { readonly kind: 'body'; readonly file: KitBody; readonly mine: KitBody | null }

@@ -10,7 +10,7 @@ import {
 import { asksForSomething, solve } from '$core/solve/solve';
 import { lookAt } from '$core/solve/scene';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
-import { dateOf } from '$data/upgrade';
+import { dateOf } from '$data/newDay';
 import type { Paper } from '$files/cardsPdf';
 import { pocketFile } from '$files/pocket';
 import type { PrintedCard } from '$files/printed';

@@ -3,7 +3,7 @@ import { later } from '$core/day/schedule';
 import type { DayShot, Guest, JobFile } from '$core/format/job';
 import type { Job, ShotRecord } from '$data/database';
 import { dayShotOf, jobFileOf } from '$data/jobFile';
-import { USUAL_MINUTES } from '$data/upgrade';
+import { USUAL_MINUTES } from '$data/newDay';
 import type { ReadRow } from '$files/shotList';
 import { nextSlot } from '../shared/dayActions';
 import { newShot } from '../shared/newShot';

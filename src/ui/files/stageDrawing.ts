@@ -17,7 +17,7 @@ import { fromUnits, type Units } from '../shared/words';
 
 /** The stage from above as a drawing for files and paper. */
 
-export const STAGE_PX = { width: 1200, height: 760 } as const;
+const STAGE_PX = { width: 1200, height: 760 } as const;
 /** Room for a name at the right edge, px. */
 const EDGE_PX = 160;
 const INK = '#1b2a41';

@@ -2,7 +2,7 @@ import { endOf, timeAt } from '$core/day/schedule';
 import type { Shot } from '$core/format/shot';
 import type { Job, ShotRecord, Slot } from '$data/database';
 import type { ErasedCounts } from '$data/store';
-import { beginOf, dateOf, USUAL_MINUTES } from '$data/upgrade';
+import { beginOf, dateOf, USUAL_MINUTES } from '$data/newDay';
 import type { Session } from './session.svelte';
 
 /** What is done with the shots of a day, and with whole jobs. */
