@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { decode } from 'fast-png';
 import ICAL from 'ical.js';
 import Papa from 'papaparse';
 import { extractText, getDocumentProxy } from 'unpdf';
@@ -101,6 +102,19 @@ test('the schedule, the shot list and the cards are read by other programs', asy
 	expect(pdf.numPages).toBe(3);
 	const { text } = await extractText(pdf, { mergePages: true });
 	for (const title of titles) expect(text.replace(/\s+/g, ' ')).toContain(title);
+});
+
+test('the stage goes out as a drawing and as pixels', async ({ app, page }) => {
+	const svg = (await made(app, 'Stage (SVG)')).bytes.toString();
+	const texts = await page.evaluate((text) => {
+		const drawing = new DOMParser().parseFromString(text, 'image/svg+xml');
+		return [...drawing.querySelectorAll('text, parsererror')].map((node) => node.textContent);
+	}, svg);
+	expect(texts).toEqual(expect.arrayContaining(['Ilinca', 'Tomás']));
+	const png = decode((await made(app, 'Stage (PNG)')).bytes);
+	expect([png.width, png.height]).toEqual([2400, 1520]);
+	// it is drawn: more than one colour
+	expect(new Set(png.data.slice(0, 4 * 2400 * 900)).size).toBeGreaterThan(20);
 });
 
 test('a shot list that was changed in a spreadsheet comes back', async ({ app, page }) => {

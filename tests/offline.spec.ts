@@ -1,3 +1,6 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { appendFileSync, cpSync, rmSync } from 'node:fs';
 import { expect, test } from './support/app';
 
 /** Without a network: the whole app, after one visit. */
@@ -57,4 +60,54 @@ test('the app can be installed', async ({ page }) => {
 	for (const { src } of manifest.icons) {
 		expect((await page.request.get(src)).ok()).toBe(true);
 	}
+});
+
+test.describe('a newer version', () => {
+	const PORT = 4195;
+	const address = `http://127.0.0.1:${PORT}`;
+	let folder: string;
+	let server: ChildProcess;
+
+	const serve = async () => {
+		server = spawn(process.execPath, [folder], { env: { ...process.env, PORT: `${PORT}` } });
+		const isUp = async () => (await fetch(`${address}/api/health`).catch(() => null))?.ok ?? false;
+		await expect.poll(isUp).toBe(true);
+	};
+	const stop = async () => {
+		server.kill();
+		await once(server, 'exit');
+	};
+
+	// eslint-disable-next-line no-empty-pattern -- the runner wants its fixtures named
+	test.beforeEach(async ({}, testInfo) => {
+		folder = testInfo.outputPath('build');
+		cpSync('build', folder, { recursive: true });
+		await serve();
+	});
+	test.afterEach(stop);
+
+	test('waits until one says so, and takes over with the work as it was', async ({ app, page }) => {
+		await page.goto(`${address}/?sample`);
+		await expect(app.headline).toBeVisible();
+		await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+		await app.rung(8).click();
+		await expect(app.headline).toContainText(/f\/8,.*fixed/);
+
+		// the same address serves a service worker that is not the same any more
+		await stop();
+		appendFileSync(`${folder}/client/service-worker.js`, '\n// a newer one\n');
+		for (const kind of ['br', 'gz']) rmSync(`${folder}/client/service-worker.js.${kind}`);
+		await serve();
+		await page.evaluate(async () => (await navigator.serviceWorker.ready).update());
+
+		const notice = page.getByRole('status').filter({ hasText: 'A newer Focalis is here' });
+		await expect(notice).toBeVisible();
+		await expect(app.headline).toContainText(/f\/8,.*fixed/);
+		await app.rung(11).click();
+		const reloaded = page.waitForEvent('load');
+		await notice.getByRole('button', { name: 'Use it now' }).click();
+		await reloaded;
+		await expect(app.headline).toContainText(/f\/11,.*fixed/);
+		await expect(notice).toBeHidden();
+	});
 });

@@ -16,6 +16,7 @@
 	import { Session } from './shared/session.svelte';
 	import { settings, type Place } from './shared/settings.svelte';
 	import CardScreen from './card/CardScreen.svelte';
+	import NowScreen from './card/NowScreen.svelte';
 	import DayScreen from './day/DayScreen.svelte';
 	import TopBar from './shared/TopBar.svelte';
 	import Welcome from './shared/Welcome.svelte';
@@ -61,8 +62,8 @@
 		untrack(() => void openSampleDay(session));
 	});
 	let place = $state<Place>(untrack(() => asked ?? settings.lastPlace));
-	/** Without a shot there is only the day to go to. */
-	const at = $derived(session.shot ? place : 'day');
+	/** Without a shot there is the day to go to, and Now. */
+	const at = $derived(session.shot || place === 'card' ? place : 'day');
 	$effect(() => {
 		const id = session.shotId;
 		void place;
@@ -162,10 +163,12 @@
 		<DayScreen {session} ongo={(next) => (place = next)} onfiles={() => (areFilesOpen = true)} />
 	{:else if session.shot && at === 'card'}
 		<CardScreen {session} ongo={(next) => (place = next)} />
+	{:else if session.isReady && at === 'card'}
+		<NowScreen {session} onclose={() => (place = 'day')} onkept={() => {}} />
 	{:else if session.shot}
 		<PlanScreen {session} />
 	{:else if session.isReady}
-		<Welcome {session} />
+		<Welcome {session} onnow={() => (place = 'card')} />
 	{/if}
 	<input
 		bind:this={chooser}

@@ -91,7 +91,7 @@
 	<header>
 		<h1>Now</h1>
 		<p>A shot nobody planned: three taps to a verdict.</p>
-		<button class="knob" type="button" onclick={onclose}>Back to the card</button>
+		<button class="knob" type="button" onclick={onclose}>Back</button>
 	</header>
 	<div class="ask">
 		<div class="taps">

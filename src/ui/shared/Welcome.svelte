@@ -6,7 +6,7 @@
 	import type { Session } from './session.svelte';
 
 	/** The first visit: nothing is kept here yet. */
-	let { session }: { session: Session } = $props();
+	let { session, onnow }: { session: Session; onnow: () => void } = $props();
 </script>
 
 <main class="welcome">
@@ -19,8 +19,9 @@
 		<Button onclick={() => openSampleDay(session)}>Open the sample day</Button>
 		<Button color="light" onclick={() => addShot(session, newShot('New shot'))}>Start a shot</Button
 		>
+		<Button color="light" onclick={onnow}>Now: a verdict in three taps</Button>
 	</div>
-	<p>Or drop a shot file on this window.</p>
+	<p>Or drop a file of yours on this window.</p>
 </main>
 
 <style>

@@ -1,0 +1,95 @@
+/**
+ * How soon a long day is on the screen, and how smoothly it scrolls: 200 shots against 10, from the
+ * page's first request to the list in its place with the first verdict.
+ */
+import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { build, installChromium, installPackages } from './prepare.mjs';
+
+installPackages();
+const executablePath = installChromium();
+build();
+const PORT = '4197';
+const server = spawn(process.execPath, ['build'], { env: { ...process.env, PORT } });
+const address = `http://127.0.0.1:${PORT}`;
+while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {
+	await new Promise((resolve) => setTimeout(resolve, 100));
+}
+
+const OPENS = 5;
+const BUDGET_MS = 1000;
+const SHOTS = 200;
+const browser = await chromium.launch({
+	executablePath,
+	args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--no-first-run']
+});
+
+/** The median time to open the day that is kept in this page's browser, ms. */
+async function opening(page, count) {
+	const times = [];
+	for (let i = 0; i < OPENS; i++) {
+		await page.goto(`${address}/?at=day`);
+		await page.waitForFunction(
+			(wanted) =>
+				document.querySelectorAll('[data-shot]').length >= wanted &&
+				document.querySelector('[data-shot] .verdict')?.textContent.includes('f/'),
+			count,
+			{ polling: 'raf' }
+		);
+		times.push(await page.evaluate(() => performance.now()));
+	}
+	return times.sort((a, b) => a - b)[Math.floor(OPENS / 2)];
+}
+
+try {
+	const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+	await page.goto(`${address}/?sample&at=day`);
+	await page.locator('[data-shot]').first().waitFor();
+	const few = await opening(page, 10);
+
+	await page.getByRole('button', { name: 'Files', exact: true }).click();
+	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'The whole day' }).click();
+	const job = JSON.parse(readFileSync(await (await download).path(), 'utf8'));
+	const shots = Array.from({ length: SHOTS }, (_, i) => {
+		const one = job.shots[i % job.shots.length];
+		const time = `${String(8 + Math.floor(i / 20)).padStart(2, '0')}:${String((i % 20) * 3).padStart(2, '0')}`;
+		return { ...one, id: `shot-${i}`, startsAt: `${job.date}T${time}`, minutes: 3 };
+	});
+	const long = { ...job, title: 'A long day', shots };
+	const other = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+	await other.goto(address);
+	await other.getByLabel('Open a file').setInputFiles({
+		name: 'long.json',
+		mimeType: 'application/json',
+		buffer: Buffer.from(JSON.stringify(long))
+	});
+	await other.getByRole('button', { name: 'Take it over' }).click();
+	await other.waitForFunction(() => document.querySelector('.app')?.dataset.saved === 'true');
+	const many = await opening(other, SHOTS);
+	const ratio = (many / BUDGET_MS).toFixed(2);
+	console.log(`A day of ${SHOTS} shots opens in ${many.toFixed(0)} ms = ${ratio} of a second,`);
+	console.log(`  ${(many / few).toFixed(1)} times as long as one of 10 (${few.toFixed(0)} ms).`);
+
+	const frames = await other.evaluate(async () => {
+		const list = document.querySelector('section.shots');
+		const gaps = [];
+		let last = performance.now();
+		for (let y = 0; y < list.scrollHeight; y += 120) {
+			list.scrollTop = y;
+			await new Promise((resolve) => requestAnimationFrame(resolve));
+			const now = performance.now();
+			gaps.push(now - last);
+			last = now;
+		}
+		return gaps.sort((a, b) => a - b);
+	});
+	const at = (share) => frames[Math.floor(share * (frames.length - 1))];
+	console.log(
+		`Scrolling all of it, ${frames.length} frames: median ${at(0.5).toFixed(1)} ms, 95 % within ${at(0.95).toFixed(1)} ms, worst ${at(1).toFixed(1)} ms.`
+	);
+} finally {
+	await browser.close();
+	server.kill();
+}
