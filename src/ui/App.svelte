@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import PlanScreen from './plan/PlanScreen.svelte';
+	import { stepBy } from './shared/dayActions';
 	import { saveShotFile } from './shared/files';
 	import FilesSheet from './files/FilesSheet.svelte';
 	import ImportSheet from './files/ImportSheet.svelte';
@@ -92,17 +93,12 @@
 		o: () => chooser?.click(),
 		s: () => session.shot && saveShotFile(session.shot)
 	};
-	const step = (by: number) => {
-		const index = session.jobShots.findIndex(({ id }) => id === session.shotId);
-		const next = session.jobShots[index + by];
-		if (next) void session.open(next.id);
-	};
 	const ACTS: Readonly<Record<Action, () => void>> = {
 		day: () => (place = 'day'),
 		plan: () => (place = 'plan'),
 		card: () => (place = 'card'),
-		previous: () => step(-1),
-		next: () => step(1),
+		previous: () => void stepBy(session, -1),
+		next: () => void stepBy(session, 1),
 		files: () => (areFilesOpen = true),
 		units: () => settings.set({ units: settings.units === 'm' ? 'ft' : 'm' }),
 		look: () => settings.set({ look: settings.look === 'night' ? 'day' : 'night' }),

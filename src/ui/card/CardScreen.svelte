@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import { ASKS_FOR_NOTHING } from '$core/solve/solve';
 	import { clock } from '../day/dayWords';
+	import { indexOfOpen, stepBy } from '../shared/dayActions';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../shared/session.svelte';
 	import type { Place } from '../shared/settings.svelte';
@@ -28,6 +29,7 @@
 	let isTaking = $state(false);
 	const slot = $derived(session.slot);
 	const count = $derived(session.jobShots.length);
+	const index = $derived(indexOfOpen(session));
 
 	$effect(() => keepAwake((awake) => (isAwake = awake)));
 	/** Odds are counted when the shot has come to rest for as long, ms. */
@@ -44,7 +46,7 @@
 		const target = event.target as Element;
 		if (!by || isNow || target.closest('input, select, textarea, dialog')) return;
 		event.preventDefault();
-		void card.step(by);
+		void stepBy(session, by);
 	}
 </script>
 
@@ -60,18 +62,18 @@
 		}}
 	/>
 {:else}
-	<main class="card" use:swiping={(by) => void card.step(by)}>
+	<main class="card" use:swiping={(by) => void stepBy(session, by)}>
 		<header>
 			<button
 				class="knob turn"
 				type="button"
 				aria-label="previous card"
-				disabled={card.index <= 0}
-				onclick={() => void card.step(-1)}>‹</button
+				disabled={index <= 0}
+				onclick={() => void stepBy(session, -1)}>‹</button
 			>
 			<div class="what">
 				<p>
-					{card.index + 1} of {count}{#if slot}, {clock(slot.startsAt)}{#if slot.place}, <bdi
+					{index + 1} of {count}{#if slot}, {clock(slot.startsAt)}{#if slot.place}, <bdi
 								>{slot.place}</bdi
 							>{/if}{/if}
 					{#if slot?.status === 'taken'}<strong class="is-sharp">✓ taken</strong>{/if}
@@ -83,8 +85,8 @@
 				class="knob turn"
 				type="button"
 				aria-label="next card"
-				disabled={card.index >= count - 1}
-				onclick={() => void card.step(1)}>›</button
+				disabled={index >= count - 1}
+				onclick={() => void stepBy(session, 1)}>›</button
 			>
 		</header>
 		{#if card.isDifferent}

@@ -80,15 +80,6 @@ export class CardView {
 		this.session.change(shot);
 	}
 
-	get index(): number {
-		return this.session.jobShots.findIndex(({ id }) => id === this.session.shotId);
-	}
-
-	async step(by: number): Promise<void> {
-		const next = this.session.jobShots[this.index + by];
-		if (next) await this.session.open(next.id);
-	}
-
 	/** Marks the shot; with it what was really used. */
 	mark(status: Status, taken?: Taken): void {
 		const { shotId, slot, library } = this.session;

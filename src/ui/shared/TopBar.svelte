@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Session } from './session.svelte';
 	import type { Place } from './settings.svelte';
+	import { indexOfOpen, stepBy } from './dayActions';
 	import DeviceButtons from './DeviceButtons.svelte';
 	import Places from './Places.svelte';
 	import ShotMenu from './ShotMenu.svelte';
@@ -20,11 +21,7 @@
 	const { library } = $derived(session);
 	const isDay = $derived(place === 'day');
 	const shots = $derived(session.jobShots);
-	const index = $derived(shots.findIndex(({ id }) => id === session.shotId));
-	const go = (by: number) => {
-		const next = shots[index + by];
-		if (next) void session.open(next.id);
-	};
+	const index = $derived(indexOfOpen(session));
 </script>
 
 <header class="bar">
@@ -38,14 +35,14 @@
 				type="button"
 				aria-label="previous shot"
 				disabled={index <= 0}
-				onclick={() => go(-1)}>‹</button
+				onclick={() => void stepBy(session, -1)}>‹</button
 			>
 			<button
 				class="knob bare"
 				type="button"
 				aria-label="next shot"
 				disabled={index >= shots.length - 1}
-				onclick={() => go(1)}>›</button
+				onclick={() => void stepBy(session, 1)}>›</button
 			>
 		{/if}
 	{/if}

@@ -76,3 +76,13 @@ export async function eraseJob(session: Session, jobId: string): Promise<ErasedC
 	await session.forget(jobId);
 	return session.library.erase(jobId);
 }
+
+/** Where the open shot stands among those of its job; -1 when none is open. */
+export const indexOfOpen = ({ jobShots, shotId }: Session): number =>
+	jobShots.findIndex(({ id }) => id === shotId);
+
+/** Opens the shot so many places later in the job, if there is one. */
+export async function stepBy(session: Session, by: number): Promise<void> {
+	const next = session.jobShots[indexOfOpen(session) + by];
+	if (next) await session.open(next.id);
+}
