@@ -58,6 +58,8 @@ test('the families on the steps, by pointer', async ({ app, page, browser }) => 
 });
 
 test('the same by keyboard alone', async ({ app, page }) => {
+	// many steps, each of which waits for the page
+	test.setTimeout(120_000);
 	const { keyboard } = page;
 	const press = async (key: string, times = 1) => {
 		for (let i = 0; i < times; i++) await keyboard.press(key);
