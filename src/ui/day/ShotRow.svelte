@@ -80,21 +80,24 @@
 		</p>
 		{#if slot.taken?.note}<p class="note">“<bdi>{slot.taken.note}</bdi>”</p>{/if}
 	</div>
-	<div class="status">
-		<Pick
-			quiet
-			label="status of {shot.title}"
-			options={statuses}
-			value={slot.status}
-			onchoose={(status) => day.setStatus(record, status)}
-		/>
-	</div>
-	<div class="tools">
-		<button class="knob" type="button" onclick={() => day.go(record.id, 'card')}
-			>Card<span class="sr-only"> of {shot.title}</span></button
-		>
-		<RowMenu {day} {record} {isFirst} {isLast} />
-	</div>
+	<!-- a long day opens at once: what is far away gets its controls when it comes near -->
+	{#if isNear}
+		<div class="status">
+			<Pick
+				quiet
+				label="status of {shot.title}"
+				options={statuses}
+				value={slot.status}
+				onchoose={(status) => day.setStatus(record, status)}
+			/>
+		</div>
+		<div class="tools">
+			<button class="knob" type="button" onclick={() => day.go(record.id, 'card')}
+				>Card<span class="sr-only"> of {shot.title}</span></button
+			>
+			<RowMenu {day} {record} {isFirst} {isLast} />
+		</div>
+	{/if}
 </div>
 
 <style>
