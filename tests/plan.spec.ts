@@ -275,6 +275,7 @@ test('metres and feet, day and night, shortcuts that can be turned off', async (
 	await expect(page.locator('html')).toHaveAttribute('data-look', 'night');
 	await page.reload();
 	await expect(page.locator('html')).toHaveAttribute('data-look', 'night');
+	await expect(app.headline).toBeVisible();
 	await page.keyboard.press('?');
 	const help = page.getByRole('dialog');
 	await help.getByRole('checkbox').uncheck();

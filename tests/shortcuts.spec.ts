@@ -39,6 +39,7 @@ test('a key is changed where it is listed; one that is taken is refused; they ca
 
 	// kept over a reload, and off for those who want them off
 	await page.reload();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('The couple under the arcade');
 	await page.keyboard.press('d');
 	await expect(app.shots).toHaveCount(10);
 	await page.keyboard.press('?');

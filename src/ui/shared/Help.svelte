@@ -6,7 +6,7 @@
 
 	const KEYS = [
 		['Ctrl Z, Ctrl Y', 'undo, redo'],
-		['Ctrl O, Ctrl S', 'open a shot file, save the shot to a file'],
+		['Ctrl O, Ctrl S', 'open a file, save the shot to a file'],
 		['on the card', 'left and right go from shot to shot'],
 		['on the handle of a shot of the day', 'Alt with up or down moves it in the order'],
 		[
