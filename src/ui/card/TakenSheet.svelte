@@ -45,7 +45,7 @@
 </script>
 
 <Modal title="Taken" size="xs" bind:open>
-	<div class="sheet">
+	<div class="stack">
 		<p>What was really used, so that it is known afterwards.</p>
 		<div class="three">
 			<NumberField
@@ -89,12 +89,6 @@
 </Modal>
 
 <style>
-	.sheet {
-		display: flex;
-		flex-direction: column;
-		gap: 0.7rem;
-		color: var(--ink);
-	}
 	.three {
 		display: grid;
 		grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -22,7 +22,7 @@
 >
 	{#if record}
 		{@const { shot, slot } = record}
-		<div class="sheet">
+		<div class="stack">
 			<label>
 				what
 				<input
@@ -89,12 +89,6 @@
 </Modal>
 
 <style>
-	.sheet {
-		display: flex;
-		flex-direction: column;
-		gap: 0.7rem;
-		color: var(--ink);
-	}
 	.pair {
 		display: grid;
 		grid-template-columns: 1fr 6rem;

@@ -44,7 +44,7 @@
 </script>
 
 <Modal title="Files" size="lg" bind:open>
-	<div class="sheet">
+	<div class="stack">
 		<fieldset>
 			<legend>Leave out</legend>
 			{#each LEFT_OUT as { key, text } (key)}
@@ -165,12 +165,6 @@
 </Modal>
 
 <style>
-	.sheet {
-		display: flex;
-		flex-direction: column;
-		gap: 0.8rem;
-		color: var(--ink);
-	}
 	fieldset {
 		display: flex;
 		flex-wrap: wrap;

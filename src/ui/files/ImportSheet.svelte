@@ -102,7 +102,7 @@
 	bind:open={() => file !== null, (open) => !open && close()}
 >
 	{#if file}
-		<div class="sheet">
+		<div class="stack">
 			{#if bringsNothing}
 				<p>Everything in this file is here already, just as it is. There is nothing to take.</p>
 			{/if}
@@ -147,12 +147,6 @@
 </Modal>
 
 <style>
-	.sheet {
-		display: flex;
-		flex-direction: column;
-		gap: 0.8rem;
-		color: var(--ink);
-	}
 	.all,
 	.decide {
 		display: flex;

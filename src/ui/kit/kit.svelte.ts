@@ -10,6 +10,8 @@ export class Kit {
 	contents = $state.raw<KitContents>(PRESET_KIT);
 	trouble = $state<Trouble | null>(null);
 	readonly #store: KitStore;
+	/** Changes on their way to the store: until they are there, what it tells is older than this. */
+	#pending = 0;
 
 	constructor(store: KitStore) {
 		this.#store = store;
@@ -18,7 +20,9 @@ export class Kit {
 	/** Begins to follow the store; returns how to stop. */
 	start(): () => void {
 		return this.#store.watch(
-			(contents) => (this.contents = contents),
+			(contents) => {
+				if (this.#pending === 0) this.contents = contents;
+			},
 			(error) => (this.trouble = troubleOf(error))
 		);
 	}
@@ -51,11 +55,14 @@ export class Kit {
 	}
 
 	async #keep(done: Promise<void>): Promise<void> {
+		this.#pending += 1;
 		try {
 			await done;
 			this.trouble = null;
 		} catch (error) {
 			this.trouble = troubleOf(error);
+		} finally {
+			this.#pending -= 1;
 		}
 	}
 }

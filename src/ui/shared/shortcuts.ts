@@ -22,7 +22,8 @@ export const keyOf = (action: Action): string => settings.keys[action] ?? ACTION
 
 /** What a key does; null when nothing. */
 export const actionOf = (key: string): Action | null =>
-	(settings.shortcuts && ACTION_NAMES.find((action) => keyOf(action) === key)) || null;
+	(settings.shortcuts && key !== '' && ACTION_NAMES.find((action) => keyOf(action) === key)) ||
+	null;
 
 /** Gives an action another key, or none. Returns the action that has the key already, if one has. */
 export function setKey(action: Action, key: string): Action | null {

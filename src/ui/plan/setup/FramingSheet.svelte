@@ -94,7 +94,7 @@
 	}
 </script>
 
-<div class="sheet">
+<div class="stack">
 	<Choice label="show" options={PARTS} value={part} onchoose={(next) => (part = next)} />
 	<div class="fields">
 		<Pick
@@ -188,12 +188,6 @@
 </div>
 
 <style>
-	.sheet {
-		display: flex;
-		flex-direction: column;
-		gap: 0.7rem;
-		color: var(--ink);
-	}
 	.fields {
 		display: grid;
 		grid-template-columns: repeat(2, minmax(0, 1fr));

@@ -75,7 +75,7 @@
 	);
 </script>
 
-<div class="sheet">
+<div class="stack">
 	<Choice
 		label="light"
 		quiet
@@ -219,12 +219,6 @@
 </div>
 
 <style>
-	.sheet {
-		display: flex;
-		flex-direction: column;
-		gap: 0.7rem;
-		color: var(--ink);
-	}
 	.fields {
 		display: grid;
 		grid-template-columns: repeat(2, minmax(0, 1fr));
