@@ -1,9 +1,49 @@
+/** The rooms of the core, the lowest first: each may know those before it, never those after it. */
+const CORE = [
+	'numeric',
+	'tables',
+	'format',
+	'geometry',
+	'optics',
+	'anatomy',
+	'arrange',
+	'sharpness',
+	'light',
+	'technique',
+	'study',
+	'odds',
+	'advice',
+	'day'
+];
+
+const coreOneWay = CORE.map((room, i) => ({
+	name: `core-one-way-${room}`,
+	comment: `src/core/${room} knows only ${CORE.slice(0, i).join(', ') || 'nothing'} and itself`,
+	severity: 'error',
+	from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
+	to: { path: '^src/core/', pathNot: `^src/core/(${CORE.slice(0, i + 1).join('|')})/` }
+}));
+
 /**
- * Arrows point one way: routes → ui → data, workers → preview → core (docs/layout.md).
+ * Arrows point one way: routes → ui → words, data, workers → preview → core (docs/architecture.md).
  * @type {import('dependency-cruiser').IConfiguration}
  */
 module.exports = {
 	forbidden: [
+		...coreOneWay,
+		{
+			name: 'words-above-core-alone',
+			severity: 'error',
+			from: { path: '^src/words', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/(data|files|workers|preview|ui|routes)' }
+		},
+		{
+			name: 'core-without-words',
+			comment: 'the core tells data; words are made of it elsewhere',
+			severity: 'error',
+			from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/words' }
+		},
 		{
 			name: 'no-circles',
 			severity: 'error',

@@ -39,6 +39,7 @@ export default {
 			$core: 'src/core',
 			$data: 'src/data',
 			$files: 'src/files',
+			$words: 'src/words',
 			$ui: 'src/ui',
 			$tests: 'tests'
 		},

@@ -1,10 +1,10 @@
 import { bench, describe } from 'vitest';
-import { addRows } from '$core/scene/arrange';
-import { ASSUMED } from '$core/odds/spreads';
+import { addRows } from '$core/arrange/arrange';
+import { ASSUMED } from '$core/tables/spreads';
 import { OddsRun } from '$core/odds/odds';
 import { defocusMm } from '$core/optics/blur';
 import { focusAt, vergenceError } from '$core/optics/focus';
-import { solve } from '$core/solve/solve';
+import { study, takeOf } from './support/solved';
 import { LENSES } from '$data/kit';
 import { shotOf } from './support/shots';
 
@@ -16,15 +16,15 @@ const shot = addRows(
 	{ counts: [10, 10, 10], rowGapM: 0.8, stepM: 0.3, spacingM: 0.3 },
 	8
 );
-const { scene, pair } = solve(shot);
-if (!pair) throw new Error('no focus');
+const take = takeOf(shot);
+const { scene, candidate } = take;
 
 /** The same law with the core's own functions, everything made anew. */
 function naive(): number {
 	let keepers = 0;
 	for (let frame = 0; frame < FRAMES; frame++) {
 		const swayM = 0.012 * (Math.random() - 0.5);
-		const focus = focusAt(scene.optic, (pair as NonNullable<typeof pair>).candidate.planeM + swayM);
+		const focus = focusAt(scene.optic, candidate.planeM + swayM);
 		const blurs = scene.targets.map(({ seen, factor }) => {
 			const depthM = seen.depthM + 0.008 * (Math.random() - 0.5);
 			const error = vergenceError(
@@ -32,7 +32,7 @@ function naive(): number {
 				depthM,
 				depthM / Math.hypot(depthM, seen.rightM, seen.upM)
 			);
-			const defocus = defocusMm(focus, (pair as NonNullable<typeof pair>).fNumber, error);
+			const defocus = defocusMm(focus, take.fNumber, error);
 			return { ratio: Math.hypot(defocus, 0.01) / (factor * scene.toleranceMm) };
 		});
 		if (blurs.every(({ ratio }) => ratio <= 1)) keepers += 1;
@@ -42,14 +42,13 @@ function naive(): number {
 
 describe('20 000 frames of 30 people (budget: 0.5 s)', () => {
 	bench('as it is', () => {
-		const run = new OddsRun(scene, pair, 1, FRAMES, ASSUMED);
+		const run = new OddsRun(take, 1, FRAMES, ASSUMED);
 		run.frames.draw(FRAMES);
 		run.odds();
 	});
 	bench('the first estimate: 150 frames at every rung (budget: 50 ms)', () => {
-		const { rungs } = solve(shot);
-		for (const rung of rungs) {
-			const run = new OddsRun(scene, rung, 1, 150, ASSUMED);
+		for (const rung of study(shot).rungs) {
+			const run = new OddsRun(rung, 1, 150, ASSUMED);
 			run.frames.draw(150);
 			run.odds();
 		}

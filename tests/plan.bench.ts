@@ -1,14 +1,14 @@
 import { bench, describe } from 'vitest';
-import { addRows } from '$core/scene/arrange';
+import { addRows } from '$core/arrange/arrange';
 import type { Shot } from '$core/format/shot';
 import { ladderOf } from '$core/optics/fNumber';
-import { adviceFor } from '$core/solve/advice';
-import { candidatesOf, spotsOf } from '$core/solve/candidates';
-import { pickFrom } from '$core/solve/pick';
-import { lookAt } from '$core/solve/scene';
-import { solve } from '$core/solve/solve';
-import { intentsMet } from '$core/solve/things';
-import { waysOf } from '$core/solve/ways';
+import { adviceFor } from '$core/advice/advice';
+import { candidatesOf, spotsOf } from '$core/study/candidates';
+import { widestThatHolds } from '$core/study/pick';
+import { lookAt } from '$core/study/scene';
+import { intentsOf } from '$core/study/take';
+import { lensWays } from '$core/advice/lensWays';
+import { solve, study } from './support/solved';
 import { LENSES } from '$data/kit';
 import { shotOf, thing } from './support/shots';
 
@@ -36,8 +36,8 @@ function everythingAnew(shot: Shot): void {
 		for (const spot of within) {
 			const scene = lookAt(shot);
 			const candidates = candidatesOf(scene, [spot]);
-			pickFrom(scene, candidates, [fNumber]);
-			for (const { focus } of candidates) intentsMet(scene, focus, fNumber);
+			widestThatHolds(scene, candidates, [fNumber]);
+			for (const candidate of candidates) intentsOf({ scene, candidate, fNumber });
 		}
 	}
 }
@@ -47,7 +47,7 @@ function ratiosAnew(shot: Shot): void {
 	const scene = lookAt(shot);
 	const ladder = ladderOf(shot.lens, shot.camera.focalMm);
 	const { within } = spotsOf(scene);
-	for (const fNumber of ladder) pickFrom(scene, candidatesOf(scene, within), [fNumber]);
+	for (const fNumber of ladder) widestThatHolds(scene, candidatesOf(scene, within), [fNumber]);
 }
 
 describe('30 people, a kit of 32 ways', () => {
@@ -56,12 +56,12 @@ describe('30 people, a kit of 32 ways', () => {
 	const primes = [wide24, wide35, normal50, portrait85, portrait135];
 	const named = (suffix: string) => ({ ...zoom2470, name: `${zoom2470.name} ${suffix}` });
 	const lenses = [...primes, LENSES.zoom70200, ...['a', 'b', 'c', 'd', 'e'].map(named)];
-	console.log(`${waysOf(shot, lenses).length} ways`);
-	bench('every way (budget: 150 ms)', () => void waysOf(shot, lenses));
+	console.log(`${lensWays(study(shot), lenses).length} ways`);
+	bench('every way (budget: 150 ms)', () => void lensWays(study(shot), lenses));
 	bench('every way by whole plans', () => {
-		for (const way of waysOf(shot, lenses)) solve(way.shot);
+		for (const way of lensWays(study(shot), lenses)) solve(way.shot);
 	});
-	bench('advice with these lenses (budget: 150 ms)', () => void adviceFor(shot, lenses));
+	bench('advice with these lenses (budget: 150 ms)', () => void adviceFor(study(shot), lenses));
 });
 
 describe('a plan for 30 people', () => {

@@ -1,7 +1,7 @@
 import { readShot } from '$core/format/shotFile';
 import { focusAt } from '$core/optics/focus';
-import { framePoint } from '$core/scene/camera';
-import { lookAt } from '$core/solve/scene';
+import { framePoint } from '$core/geometry/camera';
+import { lookAt } from '$core/study/scene';
 import { LENSES } from '$data/kit';
 import { expect, test } from './support/lab';
 import { person, shotInput, thing, type Sketch } from './support/shots';

@@ -1,6 +1,6 @@
 import type { JobFile, KitOfFile } from '$core/format/job';
 import type { Backup } from '$core/format/openedFile';
-import { ASSUMED } from '$core/odds/spreads';
+import { ASSUMED } from '$core/tables/spreads';
 import type { Job, KitBody, KitLens, ShotRecord } from './database';
 import type { KitContents } from './kitStore';
 

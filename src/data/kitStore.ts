@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import type { z } from 'zod';
 import type { Lens } from '$core/format/shot';
-import { ASSUMED, type Spreads } from '$core/odds/spreads';
+import { ASSUMED, type Spreads } from '$core/tables/spreads';
 import {
 	KitBodySchema,
 	KitLensSchema,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readShot } from '$core/format/shotFile';
-import { solve } from '$core/solve/solve';
+import { solve } from '$tests/support/solved';
 import { sampleDay } from './sampleDay';
 
 const { job, shots } = sampleDay(0);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ASSUMED } from '$core/odds/spreads';
+import { ASSUMED } from '$core/tables/spreads';
 import { HARD_TEXTS, jobOf, titled } from '$tests/support/jobs';
 import { sampleDay } from '$data/sampleDay';
 import { dayShotOf } from '$data/jobFile';
@@ -47,7 +47,7 @@ describe('the pocket file', () => {
 		const [one] = jobOf(['a']).shots;
 		const { different } = printedCard({ ...one, shot: rows } as never, ASSUMED, 'm');
 		expect(different?.distances.length).toBeGreaterThanOrEqual(4);
-		expect(different?.rows.map(({ depth }) => depth)).toEqual(['50 cm', '1.0 m', '1.5 m', '2.0 m']);
+		expect(different?.rows.map(({ depth }) => depth)).toEqual(['50 cm', '1 m', '1.5 m', '2 m']);
 		const stop = (text = '') => Number(text.replace('f/', ''));
 		// a deeper group needs a smaller opening, one farther away a larger: depth of field, any handbook
 		for (const { outlooks } of different?.rows ?? []) {

@@ -1,5 +1,6 @@
 import type { JobFile } from '$core/format/job';
-import type { PrintedCard, Setting } from './printed';
+import type { Setting } from '../words/card';
+import type { PrintedCard } from './printed';
 import { frameSvg, plain } from './svg';
 
 /**

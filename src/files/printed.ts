@@ -1,27 +1,6 @@
+import type { CardContent } from '../words/card';
+
 /** What stands on a card, and drawings of plain shapes: what files of cards are made from. */
-
-export interface Setting {
-	readonly label: string;
-	readonly value: string;
-}
-
-/** What one needs to know of a shot with the camera in the hand. */
-export interface CardContent {
-	/** "Ilinca’s left eye"; empty when there is nothing to focus on. */
-	readonly focusOn: string;
-	/** "middle row, third from left" */
-	readonly where: string;
-	readonly feasible: boolean;
-	/** The large ones: f-number, shutter, ISO, flash. */
-	readonly settings: readonly Setting[];
-	/** How it comes out, one sentence each. */
-	readonly sentences: readonly string[];
-	/** What to set up and how to do it. */
-	readonly facts: readonly Setting[];
-	/** Faces to look at afterwards at full size. */
-	readonly checks: readonly string[];
-	readonly cautions: readonly string[];
-}
 
 /** A plain shape; lengths in the drawing's own unit, y down. */
 export type Shape = { readonly fill: string; readonly stroke?: string } & (

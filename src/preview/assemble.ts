@@ -1,4 +1,4 @@
-import { along, type Vec3 } from '$core/scene/vector';
+import { along, type Vec3 } from '$core/geometry/vector';
 import type { Figure, Ground, Placement } from './scene';
 import { ANIMAL_EYE_MM } from './sculpt/animal';
 import { SITTING_EYE_MM, STANDING_EYE_MM, type Pose } from './sculpt/body';

@@ -1,4 +1,4 @@
-import type { Build } from '$core/format/shot';
+import type { Build } from '$core/tables/heads';
 import { MATTERS, type Matter } from './sculpt/clay';
 import { OUTFITS, type Outfit } from './sculpt/body';
 import { HAIR_STYLES, type HairStyle } from './sculpt/hair';

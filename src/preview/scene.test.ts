@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { seenFrom } from '$core/scene/camera';
+import { seenFrom } from '$core/geometry/camera';
 import { headPoint, placeHead } from '$core/anatomy/head';
-import { lookAt } from '$core/solve/scene';
-import { along } from '$core/scene/vector';
+import { lookAt } from '$core/study/scene';
+import { along } from '$core/geometry/vector';
 import { person, shotOf, thing } from '$tests/support/shots';
 import { partsOf } from './assemble';
 import { lookOf } from './looks';

@@ -1,10 +1,10 @@
-import { HEADS } from '$core/anatomy/builds';
 import { placeHead, type Head } from '$core/anatomy/head';
-import type { Build, Person, Shot, Thing } from '$core/format/shot';
-import { roomLightBelowFlash } from '$core/light/flash';
+import type { Person, Shot, Thing } from '$core/format/shot';
+import { headSize, type Build } from '$core/tables/heads';
+import { ev100Of } from '$core/light/ev';
 import type { FocusedOptic } from '$core/optics/focus';
-import { cameraPose, type CameraPose } from '$core/scene/camera';
-import { dot, subtract, type Vec3 } from '$core/scene/vector';
+import { cameraPose, type CameraPose } from '$core/geometry/camera';
+import { dot, subtract, type Vec3 } from '$core/geometry/vector';
 
 /**
  * What the preview draws, as plain data that a worker can be sent: everything in the camera's own
@@ -142,7 +142,7 @@ function figureOf(pose: CameraPose, person: Person): Figure {
 		head: placementOf(pose, placeHead(person, pose.position)),
 		body: placementOf(pose, placeHead(level, pose.position)),
 		eyeHeightM: person.eyeMidpoint.y,
-		size: HEADS[person.build].skullHalfAxes[1] / HEADS.adult.skullHalfAxes[1]
+		size: headSize(person.build)
 	};
 }
 
@@ -159,8 +159,8 @@ function thingOf(pose: CameraPose, thing: Thing, people: readonly Person[]): Pre
 function lightOf({ light, body }: Shot): PreviewLight {
 	if (light?.mode !== 'flash') return { flashAtM: null, roomStopsBelow: 0 };
 	const { distanceM, ambientEv100 } = light;
-	const exposure = { fNumber: 1, shutterS: body.syncSpeedS, iso: 100, ambientEv100 };
-	return { flashAtM: distanceM, roomStopsBelow: roomLightBelowFlash(exposure) };
+	const wideOpen = { fNumber: 1, shutterS: body.syncSpeedS, iso: 100 };
+	return { flashAtM: distanceM, roomStopsBelow: ev100Of(wideOpen) - ambientEv100 };
 }
 
 /** The light of the room as a share of what the exposure asks for: 1 without flash. */

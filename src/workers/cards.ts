@@ -1,4 +1,3 @@
-import { wrap, type Remote } from 'comlink';
 import latin400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
 import latin700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
 import latinExt400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff?url';
@@ -15,7 +14,8 @@ import vietnamese400 from '@fontsource/noto-sans/files/noto-sans-vietnamese-400-
 import vietnamese700 from '@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff?url';
 import type { Paper } from '../files/cardsPdf';
 import type { PrintedCard } from '../files/printed';
-import type { CardsService, FontAddress } from './cards.worker';
+import type { CardsQuestions, FontAddress } from './cards.worker';
+import { WorkerPort } from './port';
 
 /** Cards for paper, made beside the page; started when first asked. */
 
@@ -30,15 +30,12 @@ const FONTS: readonly FontAddress[] = [
 	[cyrillicExt400, cyrillicExt700]
 ];
 
-let service: Remote<CardsService> | null = null;
+const port = new WorkerPort<CardsQuestions>(
+	() => new Worker(new URL('./cards.worker.ts', import.meta.url), { type: 'module' })
+);
 
-export function cardsAsPdf(
+export const cardsAsPdf = (
 	title: string,
 	cards: readonly PrintedCard[],
 	paper: Paper
-): Promise<Uint8Array> {
-	service ??= wrap<CardsService>(
-		new Worker(new URL('./cards.worker.ts', import.meta.url), { type: 'module' })
-	);
-	return service.pdf(title, cards, paper, FONTS);
-}
+): Promise<Uint8Array> => port.ask('pdf', { title, cards, paper, fonts: FONTS });

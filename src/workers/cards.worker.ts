@@ -1,7 +1,8 @@
-import { expose, transfer } from 'comlink';
+import { transfer } from 'comlink';
 import { cardsPdf, type Paper } from '../files/cardsPdf';
 import type { PrintedCard } from '../files/printed';
 import type { DrawText, FontFile } from '../files/typesetting';
+import { serve } from './protocol';
 
 /** Makes the cards for paper, beside the page. */
 
@@ -47,13 +48,21 @@ const drawText: DrawText = async (text, isBold) => {
 	};
 };
 
-const service = {
-	async pdf(
-		title: string,
-		cards: readonly PrintedCard[],
-		paper: Paper,
-		addresses: readonly FontAddress[]
-	): Promise<Uint8Array> {
+export type CardsQuestions = {
+	readonly pdf: {
+		question: {
+			readonly title: string;
+			readonly cards: readonly PrintedCard[];
+			readonly paper: Paper;
+			readonly fonts: readonly FontAddress[];
+		};
+		partial: never;
+		answer: Uint8Array;
+	};
+};
+
+serve<CardsQuestions>({
+	async pdf({ title, cards, paper, fonts: addresses }) {
 		// a failed load is tried again the next time
 		fonts ??= load(addresses).catch((error: unknown) => {
 			fonts = null;
@@ -62,7 +71,4 @@ const service = {
 		const bytes = await cardsPdf(title, cards, paper, await fonts, drawText);
 		return transfer(bytes, [bytes.buffer]);
 	}
-};
-
-export type CardsService = typeof service;
-expose(service);
+});

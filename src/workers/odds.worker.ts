@@ -1,11 +1,12 @@
-import { expose } from 'comlink';
 import type { Camera, Shot } from '$core/format/shot';
+import { byOdds } from '$core/odds/byOdds';
 import type { Handling } from '$core/odds/chances';
 import { OddsRun, oddsOf, type Odds } from '$core/odds/odds';
-import type { Spreads } from '$core/odds/spreads';
 import { stopsBetween } from '$core/optics/fNumber';
-import type { Pair } from '$core/solve/candidates';
-import { solve, type Solution } from '$core/solve/solve';
+import { study, type Study } from '$core/study/study';
+import type { Take } from '$core/study/take';
+import type { Spreads } from '$core/tables/spreads';
+import { serve } from './protocol';
 
 /** Counts frames beside the page: roughly at once, then finer and finer while nothing changes. */
 
@@ -22,9 +23,17 @@ export interface OddsTable {
 	readonly progress: number;
 }
 
-/** A change in the way of working, and what it does to the odds. */
+/** A change in the way of working. */
+export type HelpKind =
+	| Camera['support']
+	| 'faster-shutter'
+	| 'single-focusing'
+	| 'continuous-focusing'
+	| 'one-more-stop';
+
+/** A change in the way of working, and the share of keepers with it. */
 export interface Help {
-	readonly words: string;
+	readonly kind: HelpKind;
 	readonly share: number;
 }
 
@@ -37,89 +46,72 @@ export interface OddsDetails {
 	}[];
 }
 
+export type OddsQuestions = {
+	/** Tells what is known after each round. */
+	readonly table: { question: OddsQuestion; partial: OddsTable; answer: OddsTable };
+	/** What would help, and the odds over the ladder by support. */
+	readonly details: { question: OddsQuestion; partial: never; answer: OddsDetails };
+};
+
 /** The same everywhere, so that the same shot has the same odds. */
 const SEED = 1;
 /** Frames of each round: the first is there at once. */
 const ROUNDS = [150, 1000, 5000] as const;
 const DETAIL_FRAMES = 2000;
 
-let turn = 0;
-/** Work between two looks for another question, ms: a timer costs some of its own. */
-const SLICE_MS = 20;
-const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
-
-const service = {
-	/** Tells what is known after each round; stops when another question comes. */
-	async odds({ shot, spreads }: OddsQuestion, tell: (table: OddsTable) => void): Promise<void> {
-		const mine = ++turn;
-		const { scene, rungs } = solve(shot, spreads);
+serve<OddsQuestions>({
+	async table({ shot, spreads }, { tell, breathe }) {
 		const last = ROUNDS.at(-1) as number;
-		const runs = rungs.map((pair) => new OddsRun(scene, pair, SEED, last, spreads));
-		let rested = performance.now();
+		const { rungs } = study(shot, byOdds(spreads));
+		const runs = rungs.map((take) => ({ take, run: new OddsRun(take, SEED, last, spreads) }));
+		const known = (frames: number): OddsTable => ({
+			rungs: runs.map(({ take, run }) => ({ fNumberExact: take.fNumber, odds: run.odds() })),
+			progress: frames / last
+		});
 		for (const frames of ROUNDS) {
-			for (const run of runs) {
+			for (const { run } of runs) {
 				run.frames.draw(frames - run.frames.count);
-				if (performance.now() - rested < SLICE_MS) continue;
 				await breathe();
-				if (mine !== turn) return;
-				rested = performance.now();
 			}
-			tell({
-				rungs: runs.map((run, i) => ({
-					fNumberExact: (rungs[i] as Pair).fNumber,
-					odds: run.odds()
-				})),
-				progress: frames / last
-			});
+			if (frames < last) tell(known(frames));
 		}
+		return known(last);
 	},
 
-	/** What would help, and the odds over the ladder by support. */
-	details({ shot, spreads }: OddsQuestion): OddsDetails {
-		const solution = solve(shot, spreads);
-		const { pair } = solution;
-		if (!pair) return { helps: [], supports: [] };
-		return { helps: helpsFor(solution, pair, spreads), supports: bySupport(solution, spreads) };
+	details({ shot, spreads }) {
+		const studied = study(shot, byOdds(spreads));
+		const { taken } = studied;
+		if (!taken) return { helps: [], supports: [] };
+		return {
+			helps: helpsFor(studied, taken, spreads),
+			supports: bySupport(studied, spreads)
+		};
 	}
-};
+});
 
-function helpsFor(solution: Solution, pair: Pair, spreads: Spreads): Help[] {
-	const { scene, rungs } = solution;
-	const { camera } = scene.shot;
-	const share = (handling: Handling, one = pair) =>
-		oddsOf(scene, one, DETAIL_FRAMES, SEED, spreads, handling).share;
-	const shutterS = new OddsRun(scene, pair, SEED, 0, spreads).chances.shutterS;
-	const SUPPORTS = [
-		['braced', 'lean on something'],
-		['kneeling', 'kneel'],
-		['monopod', 'take a monopod'],
-		['tripod', 'take a tripod']
-	] as const;
+function helpsFor({ shot, rungs }: Study, taken: Take, spreads: Spreads): Help[] {
+	const share = (handling: Handling, take = taken) =>
+		oddsOf(take, DETAIL_FRAMES, SEED, spreads, handling).share;
+	const { shutterS } = new OddsRun(taken, SEED, 0, spreads).chances;
+	const supports = (['braced', 'kneeling', 'monopod', 'tripod'] as const).filter(
+		(support) => support !== shot.camera.support
+	);
 	const stopped = rungs.find(
-		({ fNumber }) => Math.abs(stopsBetween(pair.fNumber, fNumber) - 1) < 0.1
+		({ fNumber }) => Math.abs(stopsBetween(taken.fNumber, fNumber) - 1) < 0.1
 	);
 	return [
-		...SUPPORTS.filter(([support]) => support !== camera.support).map(([support, words]) => ({
-			words,
-			share: share({ support, shutterS })
-		})),
-		{ words: 'a shutter twice as fast', share: share({ shutterS: shutterS / 2 }) },
-		{ words: 'single focusing', share: share({ mode: 'single' }) },
-		{ words: 'continuous focusing', share: share({ mode: 'continuous' }) },
-		...(stopped ? [{ words: 'one more stop', share: share({}, stopped) }] : [])
+		...supports.map((support) => ({ kind: support, share: share({ support, shutterS }) })),
+		{ kind: 'faster-shutter', share: share({ shutterS: shutterS / 2 }) },
+		{ kind: 'single-focusing', share: share({ mode: 'single' }) },
+		{ kind: 'continuous-focusing', share: share({ mode: 'continuous' }) },
+		...(stopped ? [{ kind: 'one-more-stop' as const, share: share({}, stopped) }] : [])
 	];
 }
 
-function bySupport({ scene, rungs }: Solution, spreads: Spreads): OddsDetails['supports'] {
-	const own = scene.shot.camera.support;
-	const supports = [...new Set([own, 'braced', 'tripod'] as const)];
+function bySupport({ shot, rungs }: Study, spreads: Spreads): OddsDetails['supports'] {
+	const supports = [...new Set([shot.camera.support, 'braced', 'tripod'] as const)];
 	return supports.map((support) => ({
 		support,
-		shares: rungs.map(
-			(pair) => oddsOf(scene, pair, DETAIL_FRAMES / 4, SEED, spreads, { support }).share
-		)
+		shares: rungs.map((take) => oddsOf(take, DETAIL_FRAMES / 4, SEED, spreads, { support }).share)
 	}));
 }
-
-export type OddsService = typeof service;
-expose(service);

@@ -1,7 +1,7 @@
-import { proxy, wrap } from 'comlink';
 import type { Delivery, Order } from '../preview/engine';
 import { whyNoPictures } from '../preview/render/graphics';
-import type { PreviewService } from './preview.worker';
+import { WorkerPort } from './port';
+import type { PreviewQuestions } from './preview.worker';
 
 /** The preview as the page uses it: in a worker where it can be, else on the page. */
 export interface PreviewPort {
@@ -19,22 +19,20 @@ export async function startPreview(deliver: (delivery: Delivery) => void): Promi
 		const why = whyNotHere();
 		if (why !== null) return { ok: false, why };
 		if (typeof OffscreenCanvas === 'undefined') return await startOnPage(deliver);
-		const worker = new Worker(new URL('./preview.worker.ts', import.meta.url), { type: 'module' });
-		const service = wrap<PreviewService>(worker);
-		const failed = new Promise<string>((resolve) => {
-			worker.onerror = () => resolve('it could not be loaded');
-		});
-		const refusal = await Promise.race([service.start(proxy(deliver)), failed]);
+		const port = new WorkerPort<PreviewQuestions>(
+			() => new Worker(new URL('./preview.worker.ts', import.meta.url), { type: 'module' })
+		);
+		const refusal = await port.ask('start', null, { tell: deliver });
 		if (refusal === null) {
 			return {
 				ok: true,
 				port: {
-					order: (order) => void service.order(order),
-					pause: (isPaused) => void service.pause(isPaused)
+					order: (order) => void port.ask('order', order),
+					pause: (isPaused) => void port.ask('pause', isPaused)
 				}
 			};
 		}
-		worker.terminate();
+		port.stop();
 		// some browsers draw on a page what they do not draw in a worker
 		return await startOnPage(deliver);
 	} catch (error) {

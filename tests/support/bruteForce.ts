@@ -1,5 +1,5 @@
 import type { Person, Shot, Thing } from '$core/format/shot';
-import { HEADS } from '$core/anatomy/builds';
+import { HEADS } from '$core/tables/heads';
 
 /**
  * The model once more, as directly as it can be written: matrices for the geometry, every pair tried,
@@ -138,7 +138,7 @@ export function look(shot: Shot): Seen[] {
 			isKey: person.need === 'key'
 		});
 		const eyes = [1, -1].flatMap((side) => {
-			const offset: V = [side * head.eye[0], head.eye[1], head.eye[2]];
+			const offset: V = [side * head['left-eye'][0], head['left-eye'][1], head['left-eye'][2]];
 			const isFar = side * aside < 0;
 			const loose = isFar && angle > 45 ? 2 ** ((angle - 45) / 5) : 1;
 			const eye = point(side > 0 ? 'left-eye' : 'right-eye', offset, loose);
@@ -158,7 +158,7 @@ export function look(shot: Shot): Seen[] {
 		const rightIsNear = leftEye && rightEye && rightEye.seen[2] < leftEye.seen[2] - 1e-9;
 		const near = (rightIsNear ? rightEye : leftEye) ?? null;
 		const rest = [
-			point('nose-tip', head.noseTip, Math.SQRT2),
+			point('nose-tip', head['nose-tip'], Math.SQRT2),
 			point('chin', head.chin, Math.SQRT2),
 			point('hairline', head.hairline, Math.SQRT2)
 		];

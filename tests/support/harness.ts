@@ -1,8 +1,8 @@
 import { readShot } from '$core/format/shotFile';
 import type { ShotInput } from '$core/format/shot';
 import { focusAt } from '$core/optics/focus';
-import { cameraPose } from '$core/scene/camera';
-import { solve } from '$core/solve/solve';
+import { cameraPose } from '$core/geometry/camera';
+import { solve } from './solved';
 import { Engine, type Delivery } from '../../src/preview/engine';
 import { MOST_SAMPLES } from '../../src/preview/lens/aperture';
 import { settledSamples } from '../../src/preview/lens/samples';
@@ -49,14 +49,14 @@ function subjectOf(input: ShotInput, drawing: Drawing): Subject {
 	const reading = readShot(input);
 	if (!reading.ok) throw new Error(reading.message);
 	const { shot } = reading;
-	const { pair } = solve(shot);
-	const planeM = drawing.planeM ?? pair?.candidate.focus.planeM ?? 5;
+	const { take } = solve(shot);
+	const planeM = drawing.planeM ?? take?.candidate.focus.planeM ?? 5;
 	const optic = { focalMm: shot.camera.focalMm, fieldBend: shot.lens.fieldBend };
 	return {
 		scene: previewOf(shot),
 		setting: {
 			focus: focusAt(optic, planeM),
-			fNumber: drawing.fNumber ?? pair?.fNumber ?? 2.8,
+			fNumber: drawing.fNumber ?? take?.fNumber ?? 2.8,
 			blades: shot.lens.blades
 		},
 		window: drawing.window ?? wholeFrame(cameraPose(shot.camera, shot.body.sensor)),

@@ -1,7 +1,7 @@
 import type { Handling } from '$core/odds/chances';
 import { oddsOf } from '$core/odds/odds';
-import { ASSUMED, type Spreads } from '$core/odds/spreads';
-import { solve } from '$core/solve/solve';
+import { ASSUMED, type Spreads } from '$core/tables/spreads';
+import { takeOf } from './solved';
 import { shotOf, type Sketch } from './shots';
 
 /** Frames of each count in the tests. */
@@ -14,7 +14,6 @@ export function odds(
 	handling: Handling = {},
 	seed = 1
 ) {
-	const { scene, pair } = solve(shotOf(sketch));
-	if (!pair) throw new Error('nothing to focus on');
-	return { ...oddsOf(scene, pair, FRAMES, seed, spreads, handling), scene, pair };
+	const take = takeOf(shotOf(sketch));
+	return { ...oddsOf(take, FRAMES, seed, spreads, handling), take };
 }

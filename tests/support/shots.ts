@@ -1,7 +1,8 @@
 import type { Body, Lens, Person, Shot, ShotInput, Thing } from '$core/format/shot';
 import { readShot } from '$core/format/shotFile';
-import { lookAt } from '$core/solve/scene';
-import { solve } from '$core/solve/solve';
+import { lookAt } from '$core/study/scene';
+import { solve } from './solved';
+import { toldPlan } from '$words/told';
 import { BODIES, LENSES } from '$data/kit';
 
 /** Short ways to write the shots that tests need. Everything goes through the real schema. */
@@ -79,3 +80,5 @@ export function shotOf(sketch: Sketch = {}): Shot {
 
 export const sceneOf = (sketch: Sketch) => lookAt(shotOf(sketch));
 export const planOf = (sketch: Sketch) => solve(shotOf(sketch)).plan;
+/** The plan as it is written and answered, with its words. */
+export const toldOf = (sketch: Sketch) => toldPlan(solve(shotOf(sketch)));

@@ -1,6 +1,6 @@
-import type { Build, Person } from '../format/shot';
-import { along, type Vec3 } from '../scene/vector';
-import { HEADS } from './builds';
+import type { Person } from '../format/shot';
+import { HEADS, headSize, type Build } from '../tables/heads';
+import { along, type Vec3 } from '../geometry/vector';
 
 /** How much of somebody is to be in the picture. */
 export const PARTS = ['face', 'head-and-shoulders', 'waist-up', 'full-length'] as const;
@@ -13,10 +13,6 @@ export const REACH: Readonly<Record<Part, { above: number; below: number; aside:
 	'waist-up': { above: 0.18, below: 0.72, aside: 0.34 },
 	'full-length': { above: 0.2, below: 0, aside: 0.38 }
 };
-
-/** Height of a build's head over an adult's. */
-export const headSize = (build: Build): number =>
-	HEADS[build].skullHalfAxes[1] / HEADS.adult.skullHalfAxes[1];
 
 /** Height of a face from hairline to chin, m. */
 export function faceHeightM(build: Build): number {

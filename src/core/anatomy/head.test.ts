@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EYE_M, person, shotOf, type Place } from '$tests/support/shots';
-import type { Landmark, Person } from '../format/shot';
-import { dot, length, subtract, type Vec3 } from '../scene/vector';
+import type { Person } from '../format/shot';
+import type { Landmark } from '../tables/landmarks';
+import { dot, norm, subtract, type Vec3 } from '../geometry/vector';
 import { landmarkPoint, placeHead } from './head';
 
 const CAMERA: Vec3 = { x: 0, y: EYE_M, z: 0 };
@@ -19,7 +20,7 @@ const mm = (more: Partial<Person>, landmark: Landmark) => {
 };
 
 describe('a head that faces the camera', () => {
-	// the measures of model.md, section 2; the person's left is the picture's right
+	// the measures of docs/model.md, section 2; the person's left is the picture's right
 	it.each([
 		['left-eye', [31.5, 0, 0]],
 		['right-eye', [-31.5, 0, 0]],
@@ -34,7 +35,7 @@ describe('a head that faces the camera', () => {
 		const between = (build: Person['build']) => {
 			const head = headOf({ build });
 			return (
-				1000 * length(subtract(landmarkPoint(head, 'left-eye'), landmarkPoint(head, 'right-eye')))
+				1000 * norm(subtract(landmarkPoint(head, 'left-eye'), landmarkPoint(head, 'right-eye')))
 			);
 		};
 		expect(between('adult')).toBeCloseTo(63, 9);
@@ -85,7 +86,7 @@ describe('turning, nodding, leaning', () => {
 		fc.assert(
 			fc.property(angle(180), angle(60), angle(60), (turnDeg, nodDeg, leanDeg) => {
 				const { out, up, left } = headOf({ turnDeg, nodDeg, leanDeg }, [1, 2, 4]);
-				for (const axis of [out, up, left]) expect(length(axis)).toBeCloseTo(1, 12);
+				for (const axis of [out, up, left]) expect(norm(axis)).toBeCloseTo(1, 12);
 				for (const [a, b] of [
 					[out, up],
 					[up, left],

@@ -1,7 +1,8 @@
-import type { Landmark, Person } from '../format/shot';
-import { radians } from '../scene/angle';
-import { add, along, scale, type Vec3 } from '../scene/vector';
-import { HEADS, type HeadMeasures, type Offset } from './builds';
+import type { Person } from '../format/shot';
+import type { Landmark, Offset } from '../tables/landmarks';
+import { radians } from '../geometry/angle';
+import { add, along, scale, type Vec3 } from '../geometry/vector';
+import { HEADS, type HeadMeasures } from '../tables/heads';
 
 /** A head placed in the world: its origin midway between the corneas and its own three axes. */
 export interface Head {
@@ -49,21 +50,5 @@ export function headPoint(head: Head, [left, up, out]: Offset): Vec3 {
 
 /** Where a landmark is in the world. */
 export function landmarkPoint(head: Head, landmark: Landmark): Vec3 {
-	return headPoint(head, offsetOf(head.measures, landmark));
-}
-
-function offsetOf(measures: HeadMeasures, landmark: Landmark): Offset {
-	const [half, up, out] = measures.eye;
-	switch (landmark) {
-		case 'left-eye':
-			return measures.eye;
-		case 'right-eye':
-			return [-half, up, out];
-		case 'nose-tip':
-			return measures.noseTip;
-		case 'chin':
-			return measures.chin;
-		case 'hairline':
-			return measures.hairline;
-	}
+	return headPoint(head, head.measures[landmark]);
 }

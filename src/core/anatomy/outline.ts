@@ -1,6 +1,6 @@
-import { seenFrom, sensorPoint, type CameraPose } from '../scene/camera';
-import { dot, scale, type Vec3 } from '../scene/vector';
-import type { Offset } from './builds';
+import { seenFrom, sensorPoint, type CameraPose } from '../geometry/camera';
+import { dot, scale, type Vec3 } from '../geometry/vector';
+import type { Offset } from '../tables/landmarks';
 import { headPoint, type Head } from './head';
 
 /** The outline of a head: an ellipsoid seen as an ellipse. */

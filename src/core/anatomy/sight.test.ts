@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ahead, EYE_M, person, planOf, sceneOf, thing } from '$tests/support/shots';
+import { ahead, EYE_M, person, toldOf, sceneOf, thing } from '$tests/support/shots';
 import { LENSES } from '$data/kit';
 import type { Person } from '../format/shot';
 import { unseenOf } from './sight';
@@ -143,7 +143,7 @@ describe('who hides whom', () => {
 });
 
 it('nobody unseen has targets, and the plan names them', () => {
-	const plan = planOf({ people: [ahead('front', 3), ahead('back', 4)] });
+	const plan = toldOf({ people: [ahead('front', 3), ahead('back', 4)] });
 	expect(plan.targets.map(({ personId }) => personId)).toEqual(['front', 'front']);
 	expect(plan.unseen).toEqual([{ personId: 'back', why: 'hidden', by: 'front' }]);
 	expect(plan.reasons.find(({ code }) => code === 'unseen')?.text).toBe(

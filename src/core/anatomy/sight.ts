@@ -1,8 +1,8 @@
 import type { Person, Thing } from '../format/shot';
 import type { Unseen } from '../format/plan';
-import { isInFrame, seenFrom, type CameraPoint, type CameraPose } from '../scene/camera';
-import { degrees } from '../scene/angle';
-import { dot, length, scale, subtract, type Vec3 } from '../scene/vector';
+import { isInFrame, seenFrom, type CameraPoint, type CameraPose } from '../geometry/camera';
+import { degrees } from '../geometry/angle';
+import { dot, norm, scale, subtract, type Vec3 } from '../geometry/vector';
 import { headPoint, landmarkPoint, placeHead, type Head } from './head';
 
 /** Which eyes of which people the camera sees, and what is in the way of the others. */
@@ -82,7 +82,7 @@ function lookAtEyes(
 	inTheWay: (eye: Vec3) => string | null
 ): [Eye, Eye] {
 	const from = subtract(pose.position, head.origin);
-	const toCamera = scale(from, 1 / Math.max(length(from), 1e-9));
+	const toCamera = scale(from, 1 / Math.max(norm(from), 1e-9));
 	const sideways = dot(toCamera, head.left);
 	const facing = dot(toCamera, head.out);
 	const angleDeg = Math.abs(degrees(Math.atan2(sideways, facing)));

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { sampleDay } from '$data/sampleDay';
 import { readShot } from '../format/shotFile';
 import { ahead, shotOf } from '$tests/support/shots';
-import { solve } from '../solve/solve';
+import { solve } from '$tests/support/solved';
 import {
 	guestsFromText,
 	inNoShot,

@@ -1,9 +1,10 @@
 import type { Guest } from '../format/job';
 import { JOB_LIMITS } from '../format/job';
-import { LIMITS, type Build, type Person, type Shot } from '../format/shot';
-import { addPerson, EYE_HEIGHT_M, USUAL_ROWS } from '../scene/arrange';
-import { cameraPose, seenFrom } from '../scene/camera';
-import { along } from '../scene/vector';
+import { LIMITS, type Person, type Shot } from '../format/shot';
+import type { Build } from '../tables/heads';
+import { addPerson, EYE_HEIGHT_M, USUAL_ROWS } from '../arrange/arrange';
+import { cameraPose, seenFrom } from '../geometry/camera';
+import { along } from '../geometry/vector';
 
 /** The people of the day, and the shots they stand in. Shots refer to them by name. */
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { list, number, oneOf, record, text, whole } from './fields';
-import { BodySchema, BUILDS, LensSchema, LIMITS, ShotSchema } from './shot';
+import { BUILDS } from '../tables/heads';
+import { BodySchema, LensSchema, LIMITS, ShotSchema } from './shot';
 
 /** A day's work as a file: an ordered list of shots, who is there, and the kit. */
 

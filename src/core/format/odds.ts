@@ -1,11 +1,24 @@
 import { z } from 'zod';
-import { CAUSES } from '../odds/frames';
-import { SPREADS, type Spreads } from '../odds/spreads';
+import { SPREADS, type Spreads } from '../tables/spreads';
 import { number, record, whole } from './fields';
 import { problemsOf, type Problem } from './problems';
-import { LANDMARKS, ShotSchema } from './shot';
+import { ShotSchema } from './shot';
+import { LANDMARK_NAMES } from '../tables/landmarks';
 
 /** Asking for odds, and what comes back. */
+
+export const CAUSES = [
+	'depth',
+	'camera',
+	'focusing',
+	'reframing',
+	'people',
+	'motion',
+	'shake',
+	'blinking'
+] as const;
+/** What spoilt a frame; `depth` when it would have failed without any accident. */
+export type Cause = (typeof CAUSES)[number];
 
 /** Most frames of one request: with the most people a second or two of work. */
 const MOST_FRAMES = 20_000;
@@ -51,7 +64,7 @@ export const OddsSchema = z.strictObject({
 		.strictObject({
 			personId: z.string().nullable(),
 			thingId: z.string().nullable(),
-			landmark: z.enum([...LANDMARKS, 'thing']),
+			landmark: z.enum([...LANDMARK_NAMES, 'thing']),
 			missed: z.number()
 		})
 		.nullable()

@@ -10,7 +10,7 @@ import {
 	type KitOfFile
 } from './job';
 import { SpreadsSchema } from './odds';
-import type { Spreads } from '../odds/spreads';
+import type { Spreads } from '../tables/spreads';
 import { MOST_PROBLEMS, problemsOf, type Problem } from './problems';
 import { isObject, readShot, refuse, type Refusal } from './shotFile';
 import type { Shot } from './shot';

@@ -1,6 +1,8 @@
 import { z } from 'zod';
-import { LIGHT_FLAGS } from '../light/exposure';
-import { LANDMARKS, TECHNIQUES } from './shot';
+import { LANDMARK_NAMES } from '../tables/landmarks';
+import { ToldAdviceSchema } from './advice';
+import { ToldCautionSchema, ToldReasonSchema, type Caution, type Reason } from './reasons';
+import { TECHNIQUES } from './shot';
 
 /**
  * The plan file, version 1: what a shot's plan says. Lengths in the unit of their name; null where
@@ -8,15 +10,32 @@ import { LANDMARKS, TECHNIQUES } from './shot';
  */
 
 const State = z.enum(['sharp', 'marginal', 'soft']);
-const Message = z.looseObject({ code: z.string(), text: z.string() });
 
-const LightFlag = z.enum(LIGHT_FLAGS);
+/**
+ * What is wrong with an exposure:
+ * - `iso-high` the ISO needed is over the body's highest
+ * - `too-bright` the shutter needed is faster than the fastest, or the flash too strong at its least
+ * - `too-slow` with the ISO held, the shutter is slower than hands and people allow
+ * - `no-power` the flash cannot give that much
+ * - `sync` people or hands ask for a shutter faster than the flash allows
+ * - `room-light` the light of the room shows beside the flash (marked only)
+ */
+const LIGHT_FLAGS = [
+	'iso-high',
+	'too-bright',
+	'too-slow',
+	'no-power',
+	'sync',
+	'room-light'
+] as const;
+export type LightFlag = (typeof LIGHT_FLAGS)[number];
+const LightFlagSchema = z.enum(LIGHT_FLAGS);
 
 const ExposureSchema = z.strictObject({
 	shutterS: z.number(),
 	iso: z.number(),
 	flashPower: z.number().nullable().describe('share of full power; null without flash'),
-	flags: z.array(LightFlag)
+	flags: z.array(LightFlagSchema)
 });
 
 const FocusSchema = z.strictObject({
@@ -24,7 +43,7 @@ const FocusSchema = z.strictObject({
 	personId: z.string().nullable(),
 	thingId: z.string().nullable(),
 	eye: z.enum(['left', 'right']).nullable().describe('the person’s own left or right'),
-	landmark: z.enum(LANDMARKS).nullable(),
+	landmark: z.enum(LANDMARK_NAMES).nullable(),
 	where: z.string().describe('in words: “middle row, third from left”'),
 	depthM: z.number(),
 	planeM: z.number().describe('the focused depth on the optical axis'),
@@ -42,7 +61,7 @@ const FocusSchema = z.strictObject({
 const TargetSchema = z.strictObject({
 	personId: z.string().optional(),
 	thingId: z.string().optional(),
-	landmark: z.enum([...LANDMARKS, 'thing']),
+	landmark: z.enum([...LANDMARK_NAMES, 'thing']),
 	depthM: z.number(),
 	defocusMm: z.number(),
 	blurMm: z.number(),
@@ -72,7 +91,7 @@ const RungSchema = z.strictObject({
 	diffraction: z.boolean(),
 	shutterS: z.number().nullable().describe('null while nothing is known of the light'),
 	iso: z.number().nullable(),
-	flags: z.array(LightFlag),
+	flags: z.array(LightFlagSchema),
 	feasible: z.boolean()
 });
 
@@ -124,13 +143,20 @@ export const PlanSchema = z.strictObject({
 	slack: SlackSchema.nullable(),
 	exposure: ExposureSchema.nullable().describe('null while nothing is known of the light'),
 	unseen: z.array(UnseenSchema),
-	reasons: z.array(Message),
-	advice: z.array(Message).optional(),
-	cautions: z.array(Message)
+	reasons: z.array(ToldReasonSchema),
+	advice: z.array(ToldAdviceSchema).optional(),
+	cautions: z.array(ToldCautionSchema)
 });
 
-export type Plan = z.infer<typeof PlanSchema>;
-export type Focus = z.infer<typeof FocusSchema>;
+/** A plan as it is written and answered: with its words. */
+export type PlanFile = z.infer<typeof PlanSchema>;
+export type Focus = Omit<z.infer<typeof FocusSchema>, 'where'>;
+/** A plan as it is worked out: without words. Where somebody stands follows from the rows. */
+export type Plan = Omit<PlanFile, 'focus' | 'reasons' | 'advice' | 'cautions'> & {
+	readonly focus: Focus | null;
+	readonly reasons: readonly Reason[];
+	readonly cautions: readonly Caution[];
+};
 export type TargetResult = z.infer<typeof TargetSchema>;
 export type ThingResult = z.infer<typeof ThingSchema>;
 export type Rung = z.infer<typeof RungSchema>;
@@ -138,5 +164,4 @@ export type FreePlane = z.infer<typeof FreePlaneSchema>;
 export type School = z.infer<typeof SchoolSchema>;
 export type Slack = z.infer<typeof SlackSchema>;
 export type Unseen = z.infer<typeof UnseenSchema>;
-export type Reason = z.infer<typeof Message>;
 export type State = z.infer<typeof State>;

@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import { BUILDS } from '../tables/heads';
+import { LANDMARK_NAMES } from '../tables/landmarks';
 import { list, number, oneOf, pair, point, record, text, whole } from './fields';
 
 /** The shot file, version 1: the one definition of every name, unit and bound in it. */
 
-export const BUILDS = ['adult', 'child', 'infant', 'cat', 'dog'] as const;
 const NEEDS = ['key', 'sharp', 'soft', 'free'] as const;
 const KEEPS = ['near-eye', 'both-eyes', 'face'] as const;
 const MOTIONS = ['still', 'restless', 'walking'] as const;
@@ -11,7 +12,6 @@ const INTENTS = ['sharp', 'readable', 'recognisable', 'dissolved', 'any'] as con
 const LOOKS = ['bars', 'lights', 'foliage', 'wall', 'window', 'object', 'crowd'] as const;
 const SUPPORTS = ['handheld', 'braced', 'kneeling', 'monopod', 'tripod'] as const;
 export const TECHNIQUES = ['move-point', 'reframe', 'manual'] as const;
-export const LANDMARKS = ['left-eye', 'right-eye', 'nose-tip', 'chin', 'hairline'] as const;
 
 /** Bounds that more than the schema needs to know. */
 export const LIMITS = {
@@ -167,7 +167,7 @@ const FocusChoiceSchema = z.union(
 	[
 		record('the focus', {
 			personId: Id,
-			landmark: oneOf('the part of the face', LANDMARKS).optional()
+			landmark: oneOf('the part of the face', LANDMARK_NAMES).optional()
 		}),
 		record('the focus', { thingId: Id }),
 		record('the focus', { depthM: number('the focus depth', 0.01, 1000, 'm') })
@@ -265,9 +265,7 @@ export type Camera = Shot['camera'];
 export type Person = Shot['people'][number];
 export type Thing = Shot['things'][number];
 export type Sharpness = Shot['sharpness'];
-export type Build = Person['build'];
 export type Need = Person['need'];
 export type Keep = Person['keep'];
 export type Technique = (typeof TECHNIQUES)[number];
-export type Landmark = (typeof LANDMARKS)[number];
 export type FocusChoice = NonNullable<Shot['choices']['focus']>;

@@ -32,24 +32,3 @@ export function engravedIso(iso: number): number {
 	const last = SPEEDS.at(-1) as number;
 	return iso > last * 1.12 ? Number(iso.toPrecision(2)) : nearest(SPEEDS, iso);
 }
-
-/** "1/160", "0.5 s", "4 s"; a minute and more in minutes. */
-export function shutterWords(shutterS: number): string {
-	if (shutterS > 34)
-		return shutterS < 90 ? `${Math.round(shutterS)} s` : `${Math.round(shutterS / 60)} min`;
-	const shown = engravedShutter(shutterS);
-	return shown < 0.35 ? `1/${Math.round(1 / shown)}` : `${shown} s`;
-}
-
-/** "ISO 800". */
-export const isoWords = (iso: number): string => `ISO ${engravedIso(iso)}`;
-
-/** Power of a flash in third stops: "full power", "1/8", "1/8 + 1/3 stop". */
-export function powerWords(power: number): string {
-	const thirds = Math.round(3 * Math.log2(power));
-	if (thirds >= 0) return 'full power';
-	const below = Math.floor(thirds / 3);
-	const more = thirds - 3 * below;
-	const whole = `1/${2 ** -below}`;
-	return more === 0 ? `${whole} power` : `${whole} power + ${more}/3 stop`;
-}

@@ -23,22 +23,3 @@ export function shutterFor(ev100: number, fNumber: number, iso: number): number 
 export function isoFor(ev100: number, fNumber: number, shutterS: number): number {
 	return (100 * fNumber ** 2) / (2 ** ev100 * shutterS);
 }
-
-/**
- * Light in plain words, EV at ISO 100, brightest first. Out of doors after the exposure guide of
- * ANSI PH2.7 (from memory); indoors common practice, no source.
- */
-export const LIGHT_WORDS = [
-	{ words: 'bright sun', ev100: 15 },
-	{ words: 'hazy sun, soft shadows', ev100: 14 },
-	{ words: 'bright cloud, no shadows', ev100: 13 },
-	{ words: 'overcast', ev100: 12 },
-	{ words: 'open shade', ev100: 12 },
-	{ words: 'under trees, late sun', ev100: 10 },
-	{ words: 'bright window', ev100: 9 },
-	{ words: 'lit stage', ev100: 8 },
-	{ words: 'well-lit room', ev100: 7 },
-	{ words: 'room in the evening', ev100: 5 },
-	{ words: 'candle-lit hall', ev100: 4 },
-	{ words: 'street at night', ev100: 3 }
-] as const;

@@ -1,27 +1,8 @@
+import type { LightFlag } from '../format/plan';
 import type { Body, Shot } from '../format/shot';
-import { isoFor, shutterFor } from './ev';
-import { roomLightBelowFlash } from './flash';
+import { ev100Of, isoFor, shutterFor } from './ev';
 
 /** Shutter, ISO and flash power for an f-number. */
-
-/**
- * What is wrong with an exposure:
- * - `iso-high` the ISO needed is over the body's highest
- * - `too-bright` the shutter needed is faster than the fastest, or the flash too strong at its least
- * - `too-slow` with the ISO held, the shutter is slower than hands and people allow
- * - `no-power` the flash cannot give that much
- * - `sync` people or hands ask for a shutter faster than the flash allows
- * - `room-light` the light of the room shows beside the flash (marked only)
- */
-export const LIGHT_FLAGS = [
-	'iso-high',
-	'too-bright',
-	'too-slow',
-	'no-power',
-	'sync',
-	'room-light'
-] as const;
-export type LightFlag = (typeof LIGHT_FLAGS)[number];
 
 /** Whether a rung with these flags is passed over while another will do. */
 export const isRuledOut = (flags: readonly LightFlag[]): boolean =>
@@ -121,7 +102,7 @@ export function flashExposure(
 	const isTooStrong = thirds < 3 * Math.log2(LEAST_POWER);
 	const flashPower = Math.min(1, Math.max(LEAST_POWER, 2 ** (thirds / 3)));
 	const shutterS = body.syncSpeedS;
-	const below = roomLightBelowFlash({ fNumber, shutterS, iso, ambientEv100: light.ambientEv100 });
+	const below = ev100Of({ fNumber, shutterS, iso }) - light.ambientEv100;
 	const floorS = below >= BLACK_STOPS ? floors.handsS : Math.min(floors.handsS, floors.peopleS);
 	return {
 		shutterS,

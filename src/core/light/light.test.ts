@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BODIES, LENSES } from '$data/kit';
 import { ahead, person, planOf, shotOf } from '$tests/support/shots';
-import { engravedIso, engravedShutter, powerWords, shutterWords } from './dials';
-import { ev100Of, isoFor, LIGHT_WORDS, shutterFor } from './ev';
+import { engravedIso, engravedShutter } from './dials';
+import { LIGHT_WORDS, powerWords, shutterWords } from '$words/light';
+import { ev100Of, isoFor, shutterFor } from './ev';
 import { ambientExposure, flashExposure } from './exposure';
 import { handsFloor, motionFloor } from './shutterFloor';
 
@@ -78,8 +79,8 @@ describe('the slowest shutter', () => {
 		more: Parameters<typeof planOf>[0] = {}
 	) => {
 		const { reasons } = planOf({ people, ...more });
-		const reason = reasons.find(({ code }) => code === 'shutter');
-		return [reason?.['why'], 1 / Number(reason?.['shutterS'])];
+		const reason = reasons.find((one) => one.code === 'shutter');
+		return [reason?.why, 1 / Number(reason?.shutterS)];
 	};
 
 	it('three people ask for 1/100, restless ones for more', () => {

@@ -1,14 +1,15 @@
 import type { Camera, Person, Shot } from '../format/shot';
 import { cropFactor } from '../optics/crop';
+import { albumMm } from '../sharpness/tolerance';
+import { isHuman } from '../tables/heads';
 import { focusAt } from '../optics/focus';
-import { imageDistanceMm } from '../optics/thinLens';
+import { imageDistanceMm } from '../geometry/thinLens';
 import { widestFNumber } from '../optics/fNumber';
 import { SPEED_MM_PER_S } from '../light/shutterFloor';
-import type { Pair } from '../solve/candidates';
-import { exposureAt, floorOf, floorsOf, isFrozen } from '../solve/light';
-import type { Scene } from '../solve/scene';
-import { techniqueOf } from '../solve/technique';
-import type { Spreads } from './spreads';
+import { exposureAt, floorOf, floorsOf, isFrozen } from '../study/light';
+import type { Take } from '../study/take';
+import { techniqueOf } from '../study/technique';
+import type { Spreads } from '../tables/spreads';
 
 /** What a frame's chances depend on, as flat arrays: nothing is allocated while frames are drawn. */
 export interface Chances {
@@ -56,21 +57,16 @@ const USUAL_SHUTTER_S = 1 / 125;
 /** How long a flash burns: it freezes what it lights alone, s. */
 const FLASH_S = 1 / 1000;
 
-/** Gathers what the frames of a pair depend on. */
-export function chancesOf(
-	scene: Scene,
-	pair: Pair,
-	spreads: Spreads,
-	handling: Handling = {}
-): Chances {
+/** Gathers what the frames of a take depend on. */
+export function chancesOf(take: Take, spreads: Spreads, handling: Handling): Chances {
+	const { scene, candidate, fNumber } = take;
 	const { shot, targets, sightings, pose, optic } = scene;
-	const { candidate, fNumber } = pair;
 	const { focus } = candidate;
-	const technique = techniqueOf(scene, pair, null);
+	const technique = techniqueOf(take, null);
 	const support = handling.support ?? shot.camera.support;
-	const shutterS = handling.shutterS ?? shutterOf(scene, pair, support);
+	const shutterS = handling.shutterS ?? shutterOf(take, support);
 	const reframedM = technique.technique === 'reframe' ? technique.reframeErrorM : 0;
-	const albumMm = 0.03 / cropFactor(shot.body.sensor);
+	const smallPrintMm = albumMm(shot.body.sensor);
 
 	const people = sightings.filter(({ person }) =>
 		targets.some(({ personId }) => personId === person.id)
@@ -83,7 +79,6 @@ export function chancesOf(
 		continuous: spreads.continuousLagS
 	}[handling.mode ?? technique.mode];
 	const isYoung = ({ build }: Person) => build !== 'adult';
-	const isHuman = ({ build }: Person) => build !== 'cat' && build !== 'dog';
 	const counts = ({ need }: Person) => need === 'key' || need === 'sharp';
 	const ofPeople = (value: (person: Person) => number) =>
 		Float64Array.from(people, ({ person }) => value(person));
@@ -96,10 +91,10 @@ export function chancesOf(
 		plannedMm: focusAt(optic, candidate.planeM).imageDistanceMm,
 		fieldBend: optic.fieldBend,
 		focusingMm:
-			focusingShare(technique, spreads) * widestFNumber(shot.lens, pose.focalMm) * albumMm,
+			focusingShare(technique, spreads) * widestFNumber(shot.lens, pose.focalMm) * smallPrintMm,
 		biasMm: spreads.biasMm,
 		cameraM: spreads[`${support}Mm`] / 1000,
-		shakeMm: shakeMm(shot, support, shutterS, albumMm, spreads),
+		shakeMm: shakeMm(shot, support, shutterS, spreads),
 		shutChance: Math.min(1, (spreads.blinksPerMinute / 60) * spreads.blinkS),
 		personIds: people.map(({ person }) => person.id),
 		personM: ofPeople((person) => (isYoung(person) ? spreads.childMm : spreads.personMm) / 1000),
@@ -110,7 +105,7 @@ export function chancesOf(
 			nearEye ? moving(person) / nearEye.seen.depthM : 0
 		),
 		personCounts: Uint8Array.from(people, ({ person }) => (counts(person) ? 1 : 0)),
-		blinks: Uint8Array.from(people, ({ person }) => (isHuman(person) ? 1 : 0)),
+		blinks: Uint8Array.from(people, ({ person }) => (isHuman(person.build) ? 1 : 0)),
 		depthM: Float64Array.from(targets, ({ seen }) => seen.depthM),
 		asideM: Float64Array.from(targets, ({ seen }) => Math.hypot(seen.rightM, seen.upM)),
 		allowedMm: Float64Array.from(targets, ({ factor }) => factor * scene.toleranceMm),
@@ -137,7 +132,7 @@ function focusingShare(
  * The shutter that the frames are taken with: the flash's where it freezes everybody; a stop faster
  * than the slowest allowed while nothing is known of the light.
  */
-function shutterOf(scene: Scene, { candidate, fNumber }: Pair, support: Camera['support']): number {
+function shutterOf({ scene, candidate, fNumber }: Take, support: Camera['support']): number {
 	const shot: Shot = { ...scene.shot, camera: { ...scene.shot.camera, support } };
 	const floors = floorsOf({ ...scene, shot }, candidate.focus);
 	const exposure = exposureAt(shot, fNumber, floors);
@@ -151,7 +146,6 @@ function shakeMm(
 	{ body, lens, camera }: Shot,
 	support: Camera['support'],
 	shutterS: number,
-	albumMm: number,
 	spreads: Spreads
 ): number {
 	const held = {
@@ -162,5 +156,5 @@ function shakeMm(
 		tripod: 0
 	}[support];
 	const rule = shutterS * camera.focalMm * cropFactor(body.sensor);
-	return (albumMm * rule * held * spreads.shake) / 2 ** lens.stabiliserStops;
+	return (albumMm(body.sensor) * rule * held * spreads.shake) / 2 ** lens.stabiliserStops;
 }

@@ -1,21 +1,11 @@
-import { bendFactor } from '../optics/focus';
+import { CAUSES, type Cause } from '../format/odds';
+import { defocusMm } from '../optics/blur';
+import { bendFactor, vergenceOfImage } from '../optics/focus';
+import { vergence } from '../optics/vergence';
 import type { Chances } from './chances';
-import { Random } from './random';
+import { Random } from '../numeric/random';
 
 /** The frames themselves: each focused anew, each with its own sway, shake and blinks. */
-
-export const CAUSES = [
-	'depth',
-	'camera',
-	'focusing',
-	'reframing',
-	'people',
-	'motion',
-	'shake',
-	'blinking'
-] as const;
-/** What spoilt a frame; `depth` when it would have failed without any accident. */
-export type Cause = (typeof CAUSES)[number];
 
 /** The accidents of one frame. */
 export interface Accidents {
@@ -134,16 +124,16 @@ export class Frames {
 		return this.#discMm(target, depthM, this.accidents.imageMm);
 	}
 
-	/** c = (f/N) v |1/D - 1/s'| / 1000, the plane given by its image distance: 1/s = 1/f - 1/v. */
+	/** Defocus with the plane of focus given by its image distance. */
 	#discMm(target: number, depthM: number, imageMm: number): number {
 		const { focalMm, fNumber, fieldBend } = this.#chances;
-		const depth = Math.max(depthM, 1e-3);
-		let planePerM = 1000 * (1 / focalMm - 1 / imageMm);
+		let planePerM = vergenceOfImage(focalMm, imageMm);
 		if (fieldBend !== 0) {
 			const aside = this.#chances.asideM[target] as number;
-			planePerM /= bendFactor(fieldBend, depth / Math.hypot(depth, aside));
+			planePerM /= bendFactor(fieldBend, depthM / Math.hypot(depthM, aside));
 		}
-		return ((focalMm / fNumber) * imageMm * Math.abs(1 / depth - planePerM)) / 1000;
+		const lens = { focalMm, imageDistanceMm: imageMm };
+		return defocusMm(lens, fNumber, Math.abs(vergence(depthM) - planePerM));
 	}
 
 	/** What weighs most at a target that failed. */

@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { LENSES } from '$data/kit';
 import { FRAMES, odds } from '$tests/support/odds';
 import { ahead, person, shotOf } from '$tests/support/shots';
-import { slackOf } from '../solve/slack';
-import { solve } from '../solve/solve';
+import { slackOf } from '../study/slack';
+import { takeOf } from '$tests/support/solved';
 import { framesFor95, nobodyBlinks, wilson } from './certainty';
 import type { Handling } from './chances';
 import { likelyBadFrame, oddsOf } from './odds';
-import { Random } from './random';
-import { ASSUMED, SPREADS, type Spreads } from './spreads';
+import { Random } from '../numeric/random';
+import { ASSUMED, SPREADS, type Spreads } from '../tables/spreads';
 
 /** Nothing moves while the shutter is open. */
 const FROZEN: Handling = { shutterS: 1e-9 };
@@ -99,7 +99,7 @@ describe('against closed forms', () => {
 			choices: { fNumberExact: 2 }
 		} as const;
 		const found = odds(sketch, { ...NONE, handheldMm: 12 }, FROZEN);
-		const slack = slackOf(found.scene, found.pair);
+		const slack = slackOf(found.take);
 		const p =
 			normalBelow((slack.cameraForwardM as number) / 0.012) -
 			normalBelow(-(slack.cameraBackM as number) / 0.012);
@@ -117,8 +117,8 @@ describe('against closed forms', () => {
 		} as const;
 		const found = odds(sketch, { ...NONE, middlePoint: 0.5 }, FROZEN);
 		// the disc of an error e behind the lens is e f/(N v): allowed up to c, spread 0.5 x 1.4 x 0.03
-		const { imageDistanceMm } = found.pair.candidate.focus;
-		const most = (0.03 * found.pair.fNumber * imageDistanceMm) / 85;
+		const { imageDistanceMm } = found.take.candidate.focus;
+		const most = (0.03 * found.take.fNumber * imageDistanceMm) / 85;
 		const p = 2 * normalBelow(most / (0.5 * 1.4 * 0.03)) - 1;
 		expect(Math.abs(found.share - p)).toBeLessThan(within(p) + 2e-3);
 	});
@@ -185,9 +185,8 @@ describe('laws', () => {
 	});
 
 	it('intervals hold the share and narrow with the frames', () => {
-		const { scene, pair } = solve(shotOf(shaky));
-		if (!pair) throw new Error('no focus');
-		const [few, many] = [oddsOf(scene, pair, 200, 1), oddsOf(scene, pair, 20_000, 1)];
+		const take = takeOf(shotOf(shaky));
+		const [few, many] = [oddsOf(take, 200, 1, ASSUMED), oddsOf(take, 20_000, 1, ASSUMED)];
 		for (const { low, share, high } of [few, many]) {
 			expect(low).toBeLessThan(share);
 			expect(high).toBeGreaterThan(share);
@@ -196,10 +195,9 @@ describe('laws', () => {
 	});
 
 	it('the likely bad frame is one of those drawn, worse than the plan', () => {
-		const { scene, pair } = solve(shotOf(shaky));
-		if (!pair) throw new Error('no focus');
-		const bad = likelyBadFrame(scene, pair, 1000, 4);
-		const again = likelyBadFrame(scene, pair, 1000, 4);
+		const take = takeOf(shotOf(shaky));
+		const bad = likelyBadFrame(take, 1000, 4, ASSUMED);
+		const again = likelyBadFrame(take, 1000, 4, ASSUMED);
 		expect(bad?.accidents).toEqual(again?.accidents);
 		expect(Math.abs(bad?.accidents.cameraM ?? 0)).toBeLessThan(0.06);
 		expect(bad?.accidents.personM).toHaveLength(1);

@@ -1,10 +1,10 @@
-import type { Landmark } from '../format/shot';
-import type { Pair } from '../solve/candidates';
-import type { Scene } from '../solve/scene';
+import type { Landmark } from '../tables/landmarks';
+import type { Take } from '../study/take';
+import type { Spreads } from '../tables/spreads';
 import { framesFor95, wilson, type Interval } from './certainty';
 import { chancesOf, type Chances, type Handling } from './chances';
-import { CAUSES, Frames, type Accidents, type Cause } from './frames';
-import { ASSUMED, type Spreads } from './spreads';
+import { CAUSES, type Cause } from '../format/odds';
+import { Frames, type Accidents } from './frames';
 
 /** The odds of a plan: how many frames are keepers, and what spoils the others. */
 
@@ -35,22 +35,21 @@ const shareOf = (hits: number, of: number): Share => ({
 	...wilson(hits, of)
 });
 
-/** A run of frames for a pair, to be drawn bit by bit. */
+/** A run of frames of a take, to be drawn bit by bit. */
 export class OddsRun {
-	readonly #scene: Scene;
+	readonly #take: Take;
 	readonly chances: Chances;
 	readonly frames: Frames;
 
 	constructor(
-		scene: Scene,
-		pair: Pair,
+		take: Take,
 		seed: number,
 		capacity: number,
-		spreads: Spreads = ASSUMED,
+		spreads: Spreads,
 		handling: Handling = {}
 	) {
-		this.#scene = scene;
-		this.chances = chancesOf(scene, pair, spreads, handling);
+		this.#take = take;
+		this.chances = chancesOf(take, spreads, handling);
 		this.frames = new Frames(this.chances, seed, capacity);
 	}
 
@@ -65,7 +64,7 @@ export class OddsRun {
 		}));
 		const misses = [...frames.targetMisses];
 		const most = misses.indexOf(Math.max(...misses));
-		const target = this.#scene.targets[most];
+		const target = this.#take.scene.targets[most];
 		return {
 			...all,
 			frames: count,
@@ -89,19 +88,18 @@ export class OddsRun {
 }
 
 /**
- * The odds of a pair in one go.
+ * The odds of a take in one go.
  *
  * @param seed the same one gives the same numbers everywhere
  */
 export function oddsOf(
-	scene: Scene,
-	pair: Pair,
+	take: Take,
 	frames: number,
 	seed: number,
-	spreads: Spreads = ASSUMED,
+	spreads: Spreads,
 	handling: Handling = {}
 ): Odds {
-	const run = new OddsRun(scene, pair, seed, frames, spreads, handling);
+	const run = new OddsRun(take, seed, frames, spreads, handling);
 	run.frames.draw(frames);
 	return run.odds();
 }
@@ -115,20 +113,19 @@ const WORST_TENTH = 0.9;
  * @returns copies: the frames are drawn once more up to it
  */
 export function likelyBadFrame(
-	scene: Scene,
-	pair: Pair,
+	take: Take,
 	frames: number,
 	seed: number,
-	spreads: Spreads = ASSUMED
+	spreads: Spreads
 ): { readonly accidents: Accidents; readonly personIds: readonly string[] } | null {
-	const run = new OddsRun(scene, pair, seed, frames, spreads);
+	const run = new OddsRun(take, seed, frames, spreads);
 	run.frames.draw(frames);
 	const order = Array.from(run.frames.worst.keys()).sort(
 		(a, b) => (run.frames.worst[a] as number) - (run.frames.worst[b] as number)
 	);
 	const index = order[Math.min(frames - 1, Math.floor(WORST_TENTH * frames))];
 	if (index === undefined) return null;
-	const again = new OddsRun(scene, pair, seed, frames, spreads);
+	const again = new OddsRun(take, seed, frames, spreads);
 	again.frames.draw(index + 1);
 	return { accidents: again.frames.accidents, personIds: again.chances.personIds };
 }

@@ -3,10 +3,10 @@ import { LENSES } from '$data/kit';
 import { odds } from '$tests/support/odds';
 import { ahead, person, shotOf, type Sketch } from '$tests/support/shots';
 import type { Lens } from '../format/shot';
-import { solve } from '../solve/solve';
+import { solve, study } from '$tests/support/solved';
 import type { Handling } from './chances';
 import { oddsOf } from './odds';
-import { ASSUMED } from './spreads';
+import { ASSUMED } from '../tables/spreads';
 
 /** What beats what: common practice, no source. */
 describe('stories', () => {
@@ -24,7 +24,7 @@ describe('stories', () => {
 		const moved = odds(sketch, ASSUMED, fast);
 		const choices = { ...sketch.choices, technique: 'reframe' } as const;
 		const reframed = odds({ ...sketch, choices }, ASSUMED, fast);
-		expect(reframed.scene.shot.choices.technique).toBe('reframe');
+		expect(reframed.take.scene.shot.choices.technique).toBe('reframe');
 		expect(moved.share).toBeGreaterThan(reframed.share + 0.03);
 	});
 
@@ -90,14 +90,14 @@ describe('choosing by odds', () => {
 		light: { mode: 'ambient', ev100: 11 }
 	};
 	const shares = (sketch: Sketch) => {
-		const { rungs, scene, plan } = solve(
+		const { rungs, pick } = study(
 			shotOf({ ...sketch, choices: { ...sketch.choices, pickBy: 'odds' } })
 		);
-		const all = rungs.map((pair) => ({
-			fNumber: pair.fNumber,
-			share: oddsOf(scene, pair, 400, 1).share
+		const all = rungs.map((take) => ({
+			fNumber: take.fNumber,
+			share: oddsOf(take, 400, 1, ASSUMED).share
 		}));
-		return { all, picked: plan.fNumberExact };
+		return { all, picked: pick?.fNumber };
 	};
 
 	it('takes the widest with which at least half of the frames are keepers', () => {

@@ -2,14 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { patchMm, sensorMm } from '$tests/support/rayTrace';
 import { combinedBlurMm, defocusMm, diffractionMm, vergenceErrorOf } from './blur';
+import { defocusContrast, patternContrast } from './contrast';
 import { focusAt, planeThrough, vergenceError } from './focus';
-import { imageDistanceMm } from './thinLens';
+import { imageDistanceMm } from '../geometry/thinLens';
 import { depthOfVergence, vergence } from './vergence';
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const optic = (focalMm: number, fieldBend = 0) => ({ focalMm, fieldBend });
 
-const defocusAt = (
+const defocusOf = (
 	focalMm: number,
 	fNumber: number,
 	planeM: number,
@@ -67,7 +68,7 @@ describe('defocus', () => {
 					const cos = depthM / Math.hypot(depthM, xM, yM);
 					const lens = { focalMm, fNumber, planeMm: planeM * 1000, fieldBend: bend };
 					const traced = patchMm(lens, xM * 1000, yM * 1000, depthM * 1000);
-					const computed = defocusAt(focalMm, fNumber, planeM, depthM, bend, cos);
+					const computed = defocusOf(focalMm, fNumber, planeM, depthM, bend, cos);
 					expect(Math.abs(computed - traced)).toBeLessThan(1e-4 * traced + 1e-9);
 				}
 			),
@@ -78,13 +79,13 @@ describe('defocus', () => {
 	it('is zero on the surface of focus and grows away from it on either side', () => {
 		fc.assert(
 			fc.property(between(1, 30), between(1.01, 3), between(1.01, 3), (planeM, a, b) => {
-				expect(defocusAt(85, 2, planeM, planeM)).toBe(0);
+				expect(defocusOf(85, 2, planeM, planeM)).toBe(0);
 				const near = [planeM / a, planeM / (a * b)];
 				const far = [planeM * a, planeM * a * b];
 				for (const [closer, farther] of [near, far] as [number, number][]) {
-					expect(defocusAt(85, 2, planeM, closer)).toBeGreaterThan(0);
-					expect(defocusAt(85, 2, planeM, farther)).toBeGreaterThan(
-						defocusAt(85, 2, planeM, closer)
+					expect(defocusOf(85, 2, planeM, closer)).toBeGreaterThan(0);
+					expect(defocusOf(85, 2, planeM, farther)).toBeGreaterThan(
+						defocusOf(85, 2, planeM, closer)
 					);
 				}
 			})
@@ -95,13 +96,13 @@ describe('defocus', () => {
 		fc.assert(
 			fc.property(between(1, 20), between(0.7, 1), between(-1, 1), (depthM, cos, bend) => {
 				const planeM = planeThrough(optic(50, bend), depthM, cos);
-				expect(defocusAt(50, 1.4, planeM, depthM, bend, cos)).toBeCloseTo(0, 10);
+				expect(defocusOf(50, 1.4, planeM, depthM, bend, cos)).toBeCloseTo(0, 10);
 			})
 		);
 	});
 
 	it('halves with every two stops and turns round to vergence', () => {
-		expect(defocusAt(50, 4, 3, 5)).toBeCloseTo(defocusAt(50, 2, 3, 5) / 2, 12);
+		expect(defocusOf(50, 4, 3, 5)).toBeCloseTo(defocusOf(50, 2, 3, 5) / 2, 12);
 		const focus = focusAt(optic(50), 3);
 		expect(defocusMm(focus, 2.8, vergenceErrorOf(focus, 2.8, 0.03))).toBeCloseTo(0.03, 12);
 	});
@@ -109,7 +110,7 @@ describe('defocus', () => {
 	it('puts a shell around the camera in focus when the bend is 1', () => {
 		// 3 m away in any direction: depth 3 cos a
 		for (const cos of [1, 0.95, 0.9]) {
-			expect(defocusAt(35, 2, 3, 3 * cos, 1, cos)).toBeCloseTo(0, 10);
+			expect(defocusOf(35, 2, 3, 3 * cos, 1, cos)).toBeCloseTo(0, 10);
 		}
 	});
 });
@@ -118,14 +119,16 @@ describe('diffraction', () => {
 	const far = focusAt(optic(50), 1e6);
 
 	it('matches defocus where both halve the contrast of the same detail', () => {
-		// Goodman, Introduction to Fourier Optics (from memory): the transfer of a perfect lens,
-		// (2/pi)(acos q - q sqrt(1 - q²)), is one half at q = 0.404; that of a blur disc, 2J1(x)/x,
-		// is one half at x = 2.2151, which is 0.7051 cycles a diameter
-		const q = 0.404;
-		expect((2 / Math.PI) * (Math.acos(q) - q * Math.sqrt(1 - q * q))).toBeCloseTo(0.5, 3);
-		const cyclesPerMm = q / (0.00055 * 8);
+		// Goodman, Introduction to Fourier Optics (from memory): a perfect lens halves what is imaged at
+		// 0.404 of its cut-off; a blur disc, 2J1(x)/x, at 0.7051 cycles a diameter
+		const cyclesPerMm = 0.404 / (0.00055 * 8);
 		expect(diffractionMm(far, 8) * cyclesPerMm).toBeCloseTo(0.7051, 3);
-		expect(2.2151 / Math.PI).toBeCloseTo(0.7051, 4);
+		const pattern = (mm: number) => (1 / cyclesPerMm) * (mm / far.imageDistanceMm) * 1e9;
+		// both through the contrast that the app works out
+		const barMm = pattern(1) / 2;
+		expect(patternContrast(far, 8, 1e6, 0, barMm, 1e-5)).toBeCloseTo(0.5, 2);
+		const disc = diffractionMm(far, 8);
+		expect(defocusContrast(disc, 1 / cyclesPerMm / 2)).toBeCloseTo(0.5, 2);
 	});
 
 	it('grows with the f-number and with a close focus', () => {

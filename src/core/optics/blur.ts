@@ -1,4 +1,5 @@
-import type { FocusedOptic } from './focus';
+import type { CameraPoint } from '../geometry/camera';
+import { vergenceError, type FocusedOptic } from './focus';
 
 /** Green light, mm. */
 export const WAVELENGTH_MM = 0.00055;
@@ -11,9 +12,20 @@ export const WAVELENGTH_MM = 0.00055;
  * @param errorPerM distance from focus in vergence, 1/m
  * @returns mm
  */
-export function defocusMm(focus: FocusedOptic, fNumber: number, errorPerM: number): number {
-	return ((focus.focalMm / fNumber) * focus.imageDistanceMm * errorPerM) / 1000;
+export function defocusMm(
+	{ focalMm, imageDistanceMm }: Pick<FocusedOptic, 'focalMm' | 'imageDistanceMm'>,
+	fNumber: number,
+	errorPerM: number
+): number {
+	return ((focalMm / fNumber) * imageDistanceMm * errorPerM) / 1000;
 }
+
+/** The same of a point, at its depth and angle off the axis. */
+export const defocusAt = (
+	focus: FocusedOptic,
+	fNumber: number,
+	{ depthM, cosOffAxis }: Pick<CameraPoint, 'depthM' | 'cosOffAxis'>
+): number => defocusMm(focus, fNumber, vergenceError(focus, depthM, cosOffAxis));
 
 /**
  * The vergence error, 1/m, that makes a blur disc of a given diameter: `defocusMm` turned round.

@@ -1,3 +1,4 @@
+import { FIRST_ZERO_OF_J1, jinc } from '../numeric/bessel';
 import { WAVELENGTH_MM } from './blur';
 import { bendFactor, type FocusedOptic } from './focus';
 
@@ -17,24 +18,6 @@ export function smearMm(
 	return (focus.focalMm / fNumber) * Math.abs(1 - depthM / surfaceM);
 }
 
-/** First zero of J1, where a blurred bar pattern has gone grey. */
-const FIRST_ZERO_OF_J1 = 3.8317;
-
-/**
- * 2 J1(x)/x for 0 <= x <= 3.84 by its ascending series, which needs no more than a dozen terms
- * there. Source: Abramowitz and Stegun, 9.1.10. Precision: 1e-12.
- */
-function discTransfer(x: number): number {
-	const q = -(x * x) / 4;
-	let term = 1;
-	let sum = 1;
-	for (let k = 1; k <= 16; k++) {
-		term *= q / (k * (k + 1));
-		sum += term;
-	}
-	return sum;
-}
-
 /**
  * What a blur disc leaves of a bar pattern: |2 J1(x)/x|, x = pi smear / (2 bar), nothing from the
  * first zero on. Source: Hopkins, "The frequency response of a defocused optical system", 1955
@@ -45,7 +28,7 @@ function discTransfer(x: number): number {
  */
 export function defocusContrast(smear: number, barMm: number): number {
 	const x = (Math.PI * smear) / (2 * barMm);
-	return x >= FIRST_ZERO_OF_J1 ? 0 : Math.abs(discTransfer(x));
+	return x >= FIRST_ZERO_OF_J1 ? 0 : Math.abs(jinc(x));
 }
 
 /**

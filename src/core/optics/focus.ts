@@ -1,4 +1,4 @@
-import { imageDistanceMm } from './thinLens';
+import { imageDistanceMm } from '../geometry/thinLens';
 import { vergence } from './vergence';
 
 /** A lens set to a focal length, with the bend of its surface of focus. */
@@ -34,6 +34,14 @@ export function bendFactor(fieldBend: number, cosOffAxis: number): number {
 export function planeThrough(optic: Optic, depthM: number, cosOffAxis: number): number {
 	return depthM / bendFactor(optic.fieldBend, cosOffAxis);
 }
+
+/**
+ * The vergence that a lens is focused on when its image lies at a distance: 1/s = 1/f - 1/v.
+ *
+ * @returns 1/m
+ */
+export const vergenceOfImage = (focalMm: number, imageMm: number): number =>
+	1000 * (1 / focalMm - 1 / imageMm);
 
 /**
  * Distance from focus in vergence: |1/D - 1/s'|, 1/m. Zero on the surface of focus.

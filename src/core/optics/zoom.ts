@@ -12,3 +12,6 @@ export function focalsOf({ focalMm: [short, long] }: Lens, inUseMm: number): num
 	const own = inUseMm > short && inUseMm < long ? [inUseMm] : [];
 	return [...new Set([short, ...steps, ...own, long])].sort((a, b) => a - b);
 }
+
+/** Whether a lens has more than one focal length. */
+export const isZoom = ({ focalMm: [short, long] }: Pick<Lens, 'focalMm'>): boolean => long > short;

@@ -1,7 +1,8 @@
-import type { Keep, Landmark, Need } from '../format/shot';
+import type { Keep, Need } from '../format/shot';
+import { factsOf, LANDMARK_NAMES, type Landmark } from '../tables/landmarks';
 import type { Eye, Sighting } from '../anatomy/sight';
 import { landmarkPoint } from '../anatomy/head';
-import { seenFrom, type CameraPoint, type CameraPose } from '../scene/camera';
+import { seenFrom, type CameraPoint, type CameraPose } from '../geometry/camera';
 
 /** How many times the tolerance each need allows; null: nothing is asked of this person. */
 const NEED_FACTOR: Readonly<Record<Need, number | null>> = {
@@ -12,9 +13,11 @@ const NEED_FACTOR: Readonly<Record<Need, number | null>> = {
 	free: null
 };
 
-/** Nose, chin and hairline may be a stop looser than the eyes. */
-const FACE_FACTOR = Math.SQRT2;
-const FACE: readonly Landmark[] = ['nose-tip', 'chin', 'hairline'];
+/** What is kept of a face beside its eyes. */
+const FACE = LANDMARK_NAMES.flatMap((landmark) => {
+	const { isEye, looseness } = factsOf(landmark);
+	return isEye || looseness === null ? [] : [{ landmark, looseness }];
+});
 
 /** A point of a face that the plan must keep sharp, and how many times the tolerance it allows. */
 export interface FacePoint {
@@ -34,10 +37,10 @@ export function facePoints(pose: CameraPose, sighting: Sighting): FacePoint[] {
 		factor: factor * eye.looseness
 	}));
 	if (person.keep !== 'face') return eyes;
-	const rest = FACE.map((landmark) => ({
+	const rest = FACE.map(({ landmark, looseness }) => ({
 		landmark,
 		seen: seenFrom(pose, landmarkPoint(head, landmark)),
-		factor: factor * FACE_FACTOR
+		factor: factor * looseness
 	}));
 	return [...eyes, ...rest];
 }

@@ -11,7 +11,7 @@ import { cropFactor } from '../optics/crop';
 export function toleranceMm(sharpness: Sharpness, sensor: Sensor): number {
 	switch (sharpness.standard) {
 		case 'album':
-			return 0.03 / cropFactor(sensor);
+			return albumMm(sensor);
 		case 'screen':
 			return (1.5 * sensor.widthMm) / 3240;
 		case 'pixel':
@@ -22,3 +22,7 @@ export function toleranceMm(sharpness: Sharpness, sensor: Sensor): number {
 		}
 	}
 }
+
+/** What a small print allows, the tolerance of the old tables: 0.030 mm on full frame, by the diagonal. */
+export const albumMm = (sensor: Pick<Sensor, 'widthMm' | 'heightMm'>): number =>
+	0.03 / cropFactor(sensor);

@@ -1,5 +1,5 @@
 import type { Body, Camera } from '../format/shot';
-import type { FramePoint } from '../scene/camera';
+import type { FramePoint } from '../geometry/camera';
 
 /**
  * Focus points: columns x rows of boxes over the middle of the frame, numbered from 0 at the top

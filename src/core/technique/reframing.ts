@@ -1,4 +1,4 @@
-import type { CameraPoint } from '../scene/camera';
+import type { CameraPoint } from '../geometry/camera';
 
 /**
  * Lock and reframe: the lens is focused on the eye in the middle of the frame, then the camera is

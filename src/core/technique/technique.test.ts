@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { ahead, person, planOf, sceneOf, shotOf } from '$tests/support/shots';
+import { ahead, person, planOf, toldOf, shotOf } from '$tests/support/shots';
 import { BODIES, LENSES } from '$data/kit';
-import { solve } from '../solve/solve';
-import { techniqueOf } from '../solve/technique';
+import { solve, takeOf } from '$tests/support/solved';
+import { techniqueOf } from '../study/technique';
 import type { Body } from '../format/shot';
 import { impressionOf, nosePerspective } from '../optics/perspective';
 import { boxOf, isSensitive, pointFor } from './focusPoints';
@@ -92,9 +92,7 @@ describe('lock and reframe', () => {
 				people: [person('p', [0.35, 1.6, 1.7])],
 				choices: { fNumberExact: 1.4 }
 			});
-			const { scene, pair } = solve(shot);
-			if (!pair) throw new Error('no focus');
-			return techniqueOf(scene, pair, null).ways.find(({ way }) => way === 'reframe-wrists');
+			return techniqueOf(takeOf(shot), null).ways.find(({ way }) => way === 'reframe-wrists');
 		};
 		expect(worst(0)?.errorM).toBeCloseTo(worst(1)?.errorM ?? NaN, 9);
 		expect(worst(1)?.ratio).toBeLessThan((worst(0)?.ratio ?? 0) * 0.5);
@@ -112,7 +110,7 @@ describe('how to focus', () => {
 
 	it('metering and drive go with who is there', () => {
 		const texts = (people: Parameters<typeof planOf>[0]['people']) =>
-			planOf({ people })
+			toldOf({ people })
 				.reasons.filter(({ code }) => code === 'metering' || code === 'drive')
 				.map(({ text }) => text)
 				.join(' ');
@@ -142,10 +140,8 @@ describe('how to focus', () => {
 	});
 
 	it('leaning onto the computed plane is the best of all planes', () => {
-		const scene = sceneOf({ people: [ahead('a', 3), person('b', [0.5, 1.6, 4])] });
-		const { pair, plan } = solve(scene.shot);
-		if (!pair) throw new Error('no focus');
-		const { ways } = techniqueOf(scene, pair, plan.free);
+		const shot = shotOf({ people: [ahead('a', 3), person('b', [0.5, 1.6, 4])] });
+		const { ways } = techniqueOf(takeOf(shot), solve(shot).plan.free);
 		const lean = ways.find(({ way }) => way === 'lean');
 		for (const { worstRatio } of ways)
 			expect(lean?.worstRatio).toBeLessThanOrEqual(worstRatio + 1e-9);

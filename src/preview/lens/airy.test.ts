@@ -1,17 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { focusAt } from '$core/optics/focus';
-import { airy, airyKernel, besselJ1 } from './airy';
+import { airy, airyKernel } from './airy';
 
 describe('diffraction', () => {
-	// Abramowitz and Stegun, table 9.1
-	it.each([
-		[0, 0],
-		[1, 0.4400505857],
-		[2, 0.5767248078],
-		[5, -0.3275791376],
-		[10, 0.0434727462]
-	])('J1(%d)', (x, value) => expect(besselJ1(x)).toBeCloseTo(value, 6));
-
 	// Born and Wolf, Principles of Optics, table 8.2 (from memory): dark rings at 1.220, 2.233 pi and
 	// a first bright ring of 0.0175 at 1.635 pi
 	it.each([

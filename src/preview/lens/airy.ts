@@ -1,3 +1,4 @@
+import { jinc } from '$core/numeric/bessel';
 import { WAVELENGTH_MM } from '$core/optics/blur';
 import type { LensSetting } from '../scene';
 
@@ -40,41 +41,8 @@ export function airyKernel({ focus, fNumber }: LensSetting, pxMm: number): Kerne
 
 /** (2 J1(x)/x)²: 1 in the middle, dark at 3.8317, 7.0156 … */
 export function airy(x: number): number {
-	return x < 1e-4 ? 1 : ((2 * besselJ1(x)) / x) ** 2;
+	return jinc(x) ** 2;
 }
-
-/**
- * J1(x) for x >= 0 by polynomials. Source: Abramowitz and Stegun, 9.4.4 and 9.4.6 (from memory).
- * Precision: 1e-7.
- */
-export function besselJ1(x: number): number {
-	if (x <= 3) {
-		const t = (x / 3) ** 2;
-		return (
-			x *
-			polynomial(
-				t,
-				[0.5, -0.56249985, 0.21093573, -0.03954289, 0.00443319, -0.00031761, 0.00001109]
-			)
-		);
-	}
-	const t = 3 / x;
-	const size = polynomial(
-		t,
-		[0.79788456, 0.00000156, 0.01659667, 0.00017105, -0.00249511, 0.00113653, -0.00020033]
-	);
-	const angle =
-		x +
-		polynomial(
-			t,
-			[-2.35619449, 0.12499612, 0.0000565, -0.00637879, 0.00074348, 0.00079824, -0.00029166]
-		);
-	return (size * Math.cos(angle)) / Math.sqrt(x);
-}
-
-/** c0 + c1 t + c2 t² … */
-const polynomial = (t: number, c: readonly number[]): number =>
-	c.reduceRight((sum, next) => sum * t + next, 0);
 
 /** Leaves everything as it is. */
 export const NO_BLUR: Kernel = { radius: 0, weights: new Float32Array([1]) };

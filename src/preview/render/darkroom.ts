@@ -147,7 +147,7 @@ export class Darkroom {
 	}
 
 	/** Shows the picture on the canvas. */
-	develop(subject: Subject, exposure: Exposure): void {
+	develop(subject: Subject, exposure: Gathered): void {
 		const { setting, window, widthPx, heightPx } = subject;
 		this.#prepare(subject, exposure);
 		const kernel = subject.showsDiffraction
@@ -165,7 +165,7 @@ export class Darkroom {
 	}
 
 	/** The picture in linear light, before it is spread and encoded: four numbers a pixel, rows from below. */
-	linear(subject: Subject, exposure: Exposure): Float32Array {
+	linear(subject: Subject, exposure: Gathered): Float32Array {
 		const { widthPx, heightPx } = subject;
 		this.#prepare(subject, exposure);
 		const target = floatTarget(widthPx, heightPx);
@@ -178,7 +178,7 @@ export class Darkroom {
 
 	#prepare(
 		{ scene, setting, window, widthPx, heightPx }: Subject,
-		{ sum, samples, lamps }: Exposure
+		{ sum, samples, lamps }: Gathered
 	) {
 		const { uSum, uPerSample, uLamps, uHasLamps, uWindow, uImageMm, uUp, uRoom } = this.#uniforms;
 		uSum.value = sum.texture;
@@ -201,7 +201,7 @@ export class Darkroom {
 }
 
 /** What was gathered of a picture so far. */
-export interface Exposure {
+export interface Gathered {
 	readonly sum: WebGLRenderTarget;
 	readonly samples: number;
 	readonly lamps: LampSplats | null;

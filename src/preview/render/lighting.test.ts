@@ -6,7 +6,7 @@ import { PartStore } from '../sculpt/store';
 import { bake } from './bake';
 import { lightingOf, lightOn } from './lighting';
 import { outsideOf } from './reach';
-import { cameraPose } from '$core/scene/camera';
+import { cameraPose } from '$core/geometry/camera';
 
 const setting = { focus: focusAt({ focalMm: 50, fieldBend: 0 }, 3), fNumber: 8, blades: 0 };
 const shot = shotOf({

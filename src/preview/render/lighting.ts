@@ -1,5 +1,5 @@
 import { roomShare, type LensSetting, type PreviewScene } from '../scene';
-import { dot, type Vec3 } from '$core/scene/vector';
+import { dot, type Vec3 } from '$core/geometry/vector';
 
 /** Light on surfaces: sky and ground, one large soft source, and a flash at the camera. */
 

@@ -21,7 +21,7 @@ import { LensUniforms, pupilRadiusM } from '../lens/lensUniforms';
 import type { Subject } from '../scene';
 import { LampSplats } from './lampSplats';
 import { NO_CAMERA } from './pass';
-import { SAMPLES_AT_ONCE, type Darkroom, type Exposure } from './darkroom';
+import { SAMPLES_AT_ONCE, type Darkroom, type Gathered } from './darkroom';
 import { buildWorld, type Workshop, type World } from './world';
 
 /** A picture in the making: the same scene from more and more points of the pupil, added up. */
@@ -137,7 +137,7 @@ export class Picture {
 		this.#added = this.count;
 	}
 
-	#exposure(): Exposure {
+	#exposure(): Gathered {
 		if (this.#added < this.count) this.#addWaiting();
 		// discs of light stand where the middle of the pupil images them
 		this.#lens.throughPoint({ x: 0, y: 0 }, 0, [0, 0]);

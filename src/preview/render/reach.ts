@@ -1,6 +1,6 @@
 import { pupilRadiusM } from '../lens/lensUniforms';
 import type { Figure, LensSetting, Window } from '../scene';
-import { along } from '$core/scene/vector';
+import { along } from '$core/geometry/vector';
 
 /**
  * On which sides of a window a point lies outside, whichever point of the pupil it is seen from: a

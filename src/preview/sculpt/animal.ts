@@ -1,4 +1,4 @@
-import type { HeadMeasures } from '$core/anatomy/builds';
+import type { HeadMeasures } from '$core/tables/heads';
 import { addGlobe } from './globe';
 import type { Clay, Tint } from './clay';
 import { addEyes, type EyeMake } from './eye';
@@ -84,7 +84,7 @@ export function addAnimalHead(
 	const smooth = pressed(headLumps(animal, head));
 	const fur: Shape = (x, y, z) => smooth(x, y, z) + ruffle(x, y, z, animal === 'dog' ? 1.1 : 0.5);
 	const [rows, columns] = NET[detail];
-	const [, noseUp, noseOut] = head.noseTip;
+	const [, noseUp, noseOut] = head['nose-tip'];
 	addGlobe(clay, {
 		shape: detail === 'fine' ? fur : smooth,
 		middle: animal === 'cat' ? [0, 2, -42] : [0, -8, -40],
@@ -97,7 +97,7 @@ export function addAnimalHead(
 	});
 	addEyes(
 		clay,
-		{ ...EYES[animal], eye: head.eye, skin: (point) => coat(animal, point) },
+		{ ...EYES[animal], eye: head['left-eye'], skin: (point) => coat(animal, point) },
 		smooth,
 		detail
 	);

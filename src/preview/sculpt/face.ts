@@ -1,4 +1,4 @@
-import type { HeadMeasures } from '$core/anatomy/builds';
+import type { HeadMeasures } from '$core/tables/heads';
 import { addGlobe } from './globe';
 import type { Clay, Tint } from './clay';
 import {
@@ -39,7 +39,7 @@ function facial(head: HeadMeasures): Lump[] {
 		lumps(ellipsoid([46, -16, -34], [19, 13, 20]), 16),
 		lumps(ellipsoid([26, 19, -13], [27, 8, 13]), 14),
 		lump(ball([0, -96, -8], 15), 18),
-		{ shape: mirrored(ball(eyeballCentre(head.eye), 15)), seam: 6, digs: true },
+		{ shape: mirrored(ball(eyeballCentre(head['left-eye']), 15)), seam: 6, digs: true },
 		lump(rod([0, 12, -5], [0, -31, 15], 7.5, 9), 15),
 		lump(ball([0, -36.5, 18.2], 11.6), 7),
 		lumps(ellipsoid([11, -41, 9], [7, 6.5, 9]), 6),
@@ -61,7 +61,7 @@ export function onFace(shape: Shape, x: number, y: number, lift = 0): Point {
 /** Moves the skin so that it passes through the model's landmarks exactly, the more the nearer. */
 function throughLandmarks(head: HeadMeasures, shape: Shape): (point: Point) => Point {
 	const moves = [
-		{ at: head.noseTip, reach: 9 },
+		{ at: head['nose-tip'], reach: 9 },
 		{ at: head.chin, reach: 16 },
 		{ at: head.hairline, reach: 26 }
 	].map(({ at, reach }) => {

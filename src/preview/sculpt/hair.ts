@@ -1,4 +1,4 @@
-import type { HeadMeasures } from '$core/anatomy/builds';
+import type { HeadMeasures } from '$core/tables/heads';
 import { addGlobe } from './globe';
 import type { Clay } from './clay';
 import type { Detail } from './face';
@@ -179,12 +179,9 @@ export function addEars(clay: Clay, head: HeadMeasures, detail: Detail): void {
 	const [rows, columns] = { fine: [26, 30], middle: [12, 16], coarse: [4, 5], far: [3, 5] }[
 		detail
 	] as [number, number];
+	const [aside, up, out] = head['left-ear'];
 	for (const side of [1, -1]) {
-		const at = (x: number, y: number, z: number): Point => [
-			side * (head.ear[0] + x),
-			head.ear[1] + y,
-			head.ear[2] + z
-		];
+		const at = (x: number, y: number, z: number): Point => [side * (aside + x), up + y, out + z];
 		addGlobe(clay, {
 			shape: pressed([
 				lump(ellipsoid(at(9, 4, -4), [9, 31, 17]), 1),

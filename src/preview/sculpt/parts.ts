@@ -1,5 +1,5 @@
-import { HEADS } from '$core/anatomy/builds';
-import type { Build } from '$core/format/shot';
+import { HEADS } from '$core/tables/heads';
+import type { Build } from '$core/tables/heads';
 import { addAnimalBody, addAnimalHead } from './animal';
 import { addBlock, addBody, OUTFITS, type Pose } from './body';
 import { Clay } from './clay';
@@ -33,7 +33,7 @@ export function sculpt(name: PartName): Clay {
 			addFace(clay, adult, detail);
 			addEyes(
 				clay,
-				{ ...(rest[0] === 'child' ? CHILD_EYE : HUMAN_EYE), eye: adult.eye },
+				{ ...(rest[0] === 'child' ? CHILD_EYE : HUMAN_EYE), eye: adult['left-eye'] },
 				face,
 				detail
 			);
@@ -45,7 +45,7 @@ export function sculpt(name: PartName): Clay {
 			addHair(clay, adult, rest[0] as HairStyle, detail);
 			break;
 		case 'glasses':
-			addGlasses(clay, adult.eye, adult.ear, detail);
+			addGlasses(clay, adult['left-eye'], adult['left-ear'], detail);
 			break;
 		case 'body':
 			addBody(clay, rest[0] as (typeof OUTFITS)[number], rest[1] as Pose, Number(rest[2]), detail);

@@ -15,7 +15,7 @@ import {
 	UnsignedByteType,
 	type IUniform
 } from 'three';
-import { along, type Vec3 } from '$core/scene/vector';
+import { along, type Vec3 } from '$core/geometry/vector';
 import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
 import { lightOn, type Lighting } from '../render/lighting';
 import type { Figure, Ground, PreviewScene } from '../scene';

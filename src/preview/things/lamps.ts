@@ -1,4 +1,4 @@
-import type { Vec3 } from '$core/scene/vector';
+import type { Vec3 } from '$core/geometry/vector';
 import type { PreviewThing } from '../scene';
 
 /** A point of light. */

@@ -4,7 +4,8 @@ import { OddsSchema } from '$core/format/odds';
 import { PlanSchema } from '$core/format/plan';
 import { oddsOf } from '$core/odds/odds';
 import { readShot } from '$core/format/shotFile';
-import { solve } from '$core/solve/solve';
+import { takeOf } from '$tests/support/solved';
+import { ASSUMED } from '$core/tables/spreads';
 import * as odds from './odds/+server';
 import * as health from './health/+server';
 import * as openapi from './openapi.json/+server';
@@ -12,7 +13,7 @@ import * as plan from './plan/+server';
 import * as batch from './plan/batch/+server';
 import * as shotSchema from './schema/shot/+server';
 
-/** The handlers as they answer requests; tests/api.spec.ts drives the real server. */
+/** The handlers as they answer requests; tests/server.spec.ts drives the real server. */
 
 type Handler = (event: { request: Request }) => Response | Promise<Response>;
 
@@ -172,9 +173,8 @@ describe('odds', () => {
 		expect(OddsSchema.parse(body)).toEqual(body);
 		const reading = readShot(shot());
 		if (!reading.ok) throw new Error(reading.message);
-		const { scene, pair } = solve(reading.shot);
-		if (!pair) throw new Error('no focus');
-		expect(body).toMatchObject({ seed: 9, ...oddsOf(scene, pair, 500, 9) });
+		const take = takeOf(reading.shot);
+		expect(body).toMatchObject({ seed: 9, ...oddsOf(take, 500, 9, ASSUMED) });
 		expect((await ask({ frames: 500, seed: 10 })).body.share).not.toBe(body.share);
 	});
 

@@ -1,8 +1,9 @@
 <script lang="ts">
-	import type { Solution } from '$core/solve/solve';
+	import type { Solution } from '$core/study/plan';
 	import Named from '../shared/Named.svelte';
 	import StateMark from '../shared/StateMark.svelte';
-	import type { CardContent } from '$files/printed';
+	import type { CardContent } from '$words/card';
+	import { drawableOf } from '../plan/pictures';
 	import SmallFrame from './SmallFrame.svelte';
 
 	/** The front of a card, to be read at arm's length. */
@@ -12,7 +13,7 @@
 	}
 
 	let { content, solution }: Props = $props();
-	const shot = $derived(solution.scene.shot);
+	const shot = $derived(solution.study.shot);
 </script>
 
 <div class="face">
@@ -36,7 +37,7 @@
 	<p class="sentences"><Named {shot} text={content.sentences.join(' ')} /></p>
 	<div class="picture">
 		<SmallFrame
-			outcome={solution}
+			drawable={drawableOf(solution)}
 			label="The frame; a ring around {content.focusOn || 'nothing yet'}"
 		/>
 	</div>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { ASKS_FOR_NOTHING } from '$core/solve/solve';
-	import { clock } from '../day/dayWords';
+	import { ASKS_FOR_NOTHING } from '$words/reasons';
+	import { clock } from '$words/day';
 	import { indexOfOpen, stepBy } from '../shared/dayActions';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../shared/session.svelte';
@@ -32,14 +32,6 @@
 	const index = $derived(indexOfOpen(session));
 
 	$effect(() => keepAwake((awake) => (isAwake = awake)));
-	/** Odds are counted when the shot has come to rest for as long, ms. */
-	const ODDS_REST_MS = 150;
-	$effect(() => {
-		if (!card.solution?.pair) return;
-		void card.oddsQuestion;
-		const timer = setTimeout(() => card.askOdds(), ODDS_REST_MS);
-		return () => clearTimeout(timer);
-	});
 
 	function press(event: KeyboardEvent) {
 		const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -1, PageDown: 1 }[event.key];

@@ -1,8 +1,10 @@
 <script lang="ts">
 	import type { Part } from '$core/anatomy/figure';
-	import { setUp } from '$core/scene/setUp';
-	import { solve } from '$core/solve/solve';
-	import { LIGHT_WORDS } from '$core/light/ev';
+	import { setUp } from '$core/arrange/setUp';
+	import { byOdds } from '$core/odds/byOdds';
+	import { solve } from '$core/study/plan';
+	import { framingProblemText, partWords, PART_OPTIONS } from '$words/framing';
+	import { LIGHT_WORDS } from '$words/light';
 	import { useKit } from '../kit/kit.svelte';
 	import Choice from '../shared/Choice.svelte';
 	import Pick from '../shared/Pick.svelte';
@@ -11,7 +13,8 @@
 	import type { Session } from '../shared/session.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import CardFace from './CardFace.svelte';
-	import { cardOf } from './cardContent';
+	import { cardOf } from '$words/card';
+	import { capital } from '$words/numbers';
 
 	/** A shot nobody planned: lens, framing, rows, and there is the verdict. */
 	interface Props {
@@ -36,13 +39,6 @@
 		{ value: 'rows-4', text: 'four rows', counts: [6, 7, 6, 7] }
 	] as const;
 	type Group = (typeof GROUPS)[number]['value'];
-	const PARTS = [
-		{ value: 'face', text: 'face' },
-		{ value: 'head-and-shoulders', text: 'head and shoulders' },
-		{ value: 'waist-up', text: 'waist up' },
-		{ value: 'full-length', text: 'full length' }
-	] as const;
-
 	let lensName = $state<string | null>(null);
 	let part = $state<Part | null>(null);
 	let group = $state<Group | null>(null);
@@ -55,7 +51,7 @@
 		const light = ev100 === '' ? {} : { light: { mode: 'ambient' as const, ev100: Number(ev100) } };
 		return setUp({ ...blank, body, ...light }, lens, counts, part);
 	});
-	const solution = $derived(made && solve(made.shot, kit.contents.spreads));
+	const solution = $derived(made && solve(made.shot, byOdds(kit.contents.spreads)));
 	const content = $derived(solution && cardOf(solution, null, settings.units));
 	const facts = $derived(content?.facts.filter(({ label }) => label !== 'frames') ?? []);
 	const lights = [
@@ -77,11 +73,11 @@
 	async function keep() {
 		if (!made || !lens || !part || !group) return;
 		const words = GROUPS.find(({ value }) => value === group)?.text ?? '';
-		const title = `${words}, ${PARTS.find(({ value }) => value === part)?.text}, ${lens.name}`;
+		const title = `${words}, ${partWords(part)}, ${lens.name}`;
 		const minute = new Date(Date.now() - new Date().getTimezoneOffset() * 60_000);
 		const startsAt = minute.toISOString().slice(0, 16);
 		const isToday = session.job?.date === startsAt.slice(0, 10);
-		const shot = { ...made.shot, title: title.charAt(0).toUpperCase() + title.slice(1) };
+		const shot = { ...made.shot, title: capital(title) };
 		await addShot(session, shot, isToday ? { startsAt } : {});
 		onkept();
 	}
@@ -105,7 +101,7 @@
 		<div class="taps">
 			<Choice
 				label="show"
-				options={PARTS}
+				options={PART_OPTIONS}
 				value={part ?? ''}
 				onchoose={(next) => (part = next as Part)}
 			/>
@@ -121,7 +117,9 @@
 		<Pick label="light" options={lights} value={ev100} onchoose={(next) => (ev100 = next)} />
 	</div>
 	<div class="answer" bind:this={answer}>
-		{#if made?.problem}<p class="problem" role="status">{made.problem}</p>{/if}
+		{#if made?.problem}<p class="problem" role="status">
+				{framingProblemText(made.problem, settings.units)}
+			</p>{/if}
 		{#if content && solution}
 			<CardFace content={{ ...content, facts, checks: [] }} {solution} />
 			<button class="knob keep" type="button" onclick={keep}>Keep it as a shot of the day</button>

@@ -1,13 +1,13 @@
 <script lang="ts">
-	import type { Outcome } from '../plan/pictures';
+	import type { Drawable } from '../plan/pictures';
 	import { GROUND, RING } from '$files/printed';
 	import { frameShapes } from './frameShapes';
 
 	/** The frame in small, the face to focus on ringed. */
-	let { outcome, label }: { outcome: Outcome; label: string } = $props();
+	let { drawable, label }: { drawable: Drawable; label: string } = $props();
 
 	const id = $props.id();
-	const frame = $derived(frameShapes(outcome));
+	const frame = $derived(frameShapes(drawable));
 	const { width, height } = $derived(frame);
 </script>
 

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { focalsOf } from '$core/optics/zoom';
-	import { asItIs, mostRows } from '$core/solve/different';
-	import { wordsOfEv } from '../plan/setup/lightWords';
+	import { asItIs, mostRows } from '$core/advice/turnedOut';
+	import { wordsOfEv } from '$words/light';
 	import Pick from '../shared/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
-	import { count, distance, smallLength, toUnits, fromUnits } from '../shared/words';
+	import { count, distance, smallLength, toUnits, fromUnits } from '$words/numbers';
 	import type { CardView } from './card.svelte';
 	import StepRow from './StepRow.svelte';
 

@@ -1,12 +1,16 @@
 import type { Taken, Status } from '$core/format/job';
 import type { Lens, Shot } from '$core/format/shot';
-import { asItIs, turnedOut, type Difference } from '$core/solve/different';
-import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+import { asItIs, turnedOut, type Difference } from '$core/advice/turnedOut';
+import { byOdds } from '$core/odds/byOdds';
+import { solve, type Solution } from '$core/study/plan';
+import { asksForSomething } from '$core/study/study';
 import type { Kit } from '../kit/kit.svelte';
-import { oddsAt, OddsView } from '../plan/odds/odds.svelte';
+import { oddsPort } from '../../workers/ports';
+import { oddsAt, ODDS_REST_MS } from '../plan/plan.svelte';
+import { Asking } from '../shared/asking.svelte';
 import type { Session } from '../shared/session.svelte';
 import { settings } from '../shared/settings.svelte';
-import { cardOf } from './cardContent';
+import { cardOf } from '$words/card';
 
 /** The card of the open shot, and what turned out different from it; the plan stays as it is. */
 export class CardView {
@@ -39,21 +43,23 @@ export class CardView {
 	);
 	readonly now = $derived.by(() => asItIs(this.shot));
 	readonly solution = $derived.by((): Solution | null =>
-		asksForSomething(this.shot) ? solve(this.shot, this.kit.contents.spreads) : null
+		asksForSomething(this.shot) ? solve(this.shot, byOdds(this.kit.contents.spreads)) : null
 	);
 
-	readonly #odds = new OddsView();
 	readonly oddsQuestion = $derived.by(() => ({
 		shot: this.shot,
 		spreads: this.kit.contents.spreads
 	}));
-	askOdds(): void {
-		this.#odds.ask(this.oddsQuestion);
-	}
+	readonly odds = new Asking(
+		oddsPort,
+		'table',
+		() => (this.solution?.take ? this.oddsQuestion : null),
+		ODDS_REST_MS
+	);
 	readonly content = $derived.by(() => {
 		const { solution } = this;
 		if (!solution) return null;
-		const odds = oddsAt(this.#odds.to(this.oddsQuestion), solution.plan.fNumberExact);
+		const odds = oddsAt(this.odds.answer, solution.plan.fNumberExact);
 		return cardOf(solution, odds, settings.units);
 	});
 

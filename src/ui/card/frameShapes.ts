@@ -1,6 +1,6 @@
 import type { Flat } from '$core/anatomy/outline';
 import type { FrameShapes, Shape } from '$files/printed';
-import type { Outcome } from '../plan/pictures';
+import type { Drawable } from '../plan/pictures';
 import { drawFrame, type DrawnHead, type DrawnThing } from '../plan/frame/frameScene';
 
 /**
@@ -25,10 +25,10 @@ const RING_ROOM = 1.25;
 /** Most lamps of a string that are drawn. */
 const MOST_LAMPS = 12;
 
-export function frameShapes(outcome: Outcome): FrameShapes {
-	const { pose } = outcome.scene;
-	const focus = outcome.plan?.focus ?? null;
-	const drawn = drawFrame(outcome);
+export function frameShapes(drawable: Drawable): FrameShapes {
+	const { pose } = drawable.scene;
+	const focus = drawable.plan?.focus ?? null;
+	const drawn = drawFrame(drawable);
 	const head = drawn.find((one) => one.kind === 'head' && one.id === focus?.personId);
 	const at = focus && {
 		x: (focus.frame.x - 0.5) * pose.widthMm,

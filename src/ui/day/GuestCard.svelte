@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { renamed, standsIn, withGuest, withoutGuest } from '$core/day/guests';
 	import { JOB_LIMITS, type Guest } from '$core/format/job';
-	import { BUILDS, LIMITS } from '$core/format/shot';
-	import { EYE_HEIGHT_M } from '$core/scene/arrange';
+	import { LIMITS } from '$core/format/shot';
+	import { BUILDS } from '$core/tables/heads';
+	import { EYE_HEIGHT_M } from '$core/arrange/arrange';
 	import type { ShotRecord } from '$data/database';
 	import Length from '../shared/Length.svelte';
 	import Pick from '../shared/Pick.svelte';

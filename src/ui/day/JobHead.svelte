@@ -2,7 +2,7 @@
 	import { JOB_LIMITS } from '$core/format/job';
 	import type { Job } from '$data/database';
 	import type { DayView } from './day.svelte';
-	import { weekday } from './dayWords';
+	import { weekday } from '$words/day';
 	import JobsMenu from './JobsMenu.svelte';
 
 	/** What the day is: title, date, place, notes; and how far it has come. */

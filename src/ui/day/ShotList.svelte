@@ -4,7 +4,7 @@
 	import { pausesIn } from '$core/day/schedule';
 	import type { ShotRecord } from '$data/database';
 	import type { DayView } from './day.svelte';
-	import { pauseWords } from './dayWords';
+	import { pauseWords } from '$words/day';
 	import ShotRow from './ShotRow.svelte';
 
 	/** The shots in order of time; dragged by a handle, or moved by keys on it, they change places. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Solution } from '$core/solve/solve';
+	import type { Solution } from '$core/study/plan';
 	import { STATUSES } from '$core/format/job';
 	import type { ShotRecord } from '$data/database';
 	import Named from '../shared/Named.svelte';
@@ -7,7 +7,7 @@
 	import { settings } from '../shared/settings.svelte';
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';
-	import { clock, durationWords, STATUS_WORDS, verdictWords } from './dayWords';
+	import { clock, durationWords, STATUS_WORDS, verdictWords } from '$words/day';
 	import SmallStage from './SmallStage.svelte';
 	import { askSolution } from './solutions';
 	import type { DayView } from './day.svelte';
@@ -30,7 +30,7 @@
 	let isNear = $state(false);
 	let solution = $state.raw<Solution | null>(null);
 	const verdict = $derived(
-		solution?.scene.shot === shot ? verdictWords(solution, settings.units) : null
+		solution?.study.shot === shot ? verdictWords(solution, settings.units) : null
 	);
 
 	// worked out when it comes near what is seen

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { cameraPose, worldPoint } from '$core/scene/camera';
+	import { cameraPose, worldPoint } from '$core/geometry/camera';
 	import type { Shot } from '$core/format/shot';
 	import { fit, toPx } from '../plan/stage/stageView';
 	import { fittedPoints, thingStroke } from '../plan/stage/stageScene';

@@ -1,5 +1,5 @@
 import type { Part } from '$core/anatomy/figure';
-import { setUp } from '$core/scene/setUp';
+import { setUp } from '$core/arrange/setUp';
 import type { Lens, Shot } from '$core/format/shot';
 import { newShot } from '../shared/newShot';
 

@@ -1,6 +1,8 @@
 import type { Shot } from '$core/format/shot';
-import type { Spreads } from '$core/odds/spreads';
-import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+import { byOdds } from '$core/odds/byOdds';
+import type { Spreads } from '$core/tables/spreads';
+import { solve, type Solution } from '$core/study/plan';
+import { asksForSomething } from '$core/study/study';
 
 /**
  * Solutions of many shots, worked out one after the other between other work, so that a long list
@@ -26,7 +28,7 @@ function work(): void {
 	if (!next) return;
 	queue.delete(next);
 	const { shot, spreads, take } = next;
-	const solution = asksForSomething(shot) ? solve(shot, spreads) : null;
+	const solution = asksForSomething(shot) ? solve(shot, byOdds(spreads)) : null;
 	known.set(shot, { spreads, solution });
 	take(solution);
 	setTimeout(work);

@@ -4,7 +4,7 @@
 	import type { Kit } from '../kit/kit.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import type { Session } from '../shared/session.svelte';
-	import type { Item, JobComparison, Way } from './comparison';
+	import type { Item, JobComparison, Decision } from './comparison';
 	import { takeJob, takeKit } from './importing';
 
 	/** What a file would bring, before anything of it is taken. */
@@ -18,17 +18,17 @@
 
 	let { session, kit, file, onclose }: Props = $props();
 
-	const WAY_WORDS: Readonly<Record<Way, string>> = {
+	const WAY_WORDS: Readonly<Record<Decision, string>> = {
 		take: 'take',
 		both: 'keep both',
 		replace: 'replace mine',
 		skip: 'skip'
 	};
 	/** What was chosen, by the number of the job and the key of the item. */
-	let chosen = $state<Record<string, Way>>({});
+	let chosen = $state<Record<string, Decision>>({});
 	let isTaking = $state(false);
 	const keyOf = (job: number, { key }: Item) => `${job} ${key}`;
-	const wayOf = (job: number, item: Item): Way =>
+	const wayOf = (job: number, item: Item): Decision =>
 		chosen[keyOf(job, item)] ?? item.ways[0] ?? 'skip';
 	/** The number that stands for the kit. */
 	const KIT = -1;
@@ -42,7 +42,7 @@
 		all.length === 0 && (file?.jobs ?? []).every(({ mine }) => mine !== null)
 	);
 
-	function chooseForAll(way: Way) {
+	function chooseForAll(way: Decision) {
 		for (const { job, item } of different) {
 			if (item.ways.includes(way)) chosen[keyOf(job, item)] = way;
 		}

@@ -1,5 +1,5 @@
 import type { DayShot, JobFile, KitOfFile } from '$core/format/job';
-import type { Spreads } from '$core/odds/spreads';
+import type { Spreads } from '$core/tables/spreads';
 import type { Job, KitBody, KitLens, ShotRecord } from '$data/database';
 import { bodyOfFile, dayShotOf, lensOfFile } from '$data/jobFile';
 import type { KitContents } from '$data/kitStore';
@@ -8,7 +8,7 @@ import { reuse } from '../shared/reuse';
 /** What a file would bring: what of it is new here, the same, or different. */
 
 /** What is done with something of the file. */
-export type Way = 'take' | 'both' | 'replace' | 'skip';
+export type Decision = 'take' | 'both' | 'replace' | 'skip';
 
 type Subject =
 	| { readonly kind: 'day'; readonly file: JobFile; readonly mine: Job }
@@ -23,7 +23,7 @@ export interface Item {
 	/** What differs, in words; empty for what is new. */
 	readonly differs: string;
 	/** The first is what is done unless another is chosen. */
-	readonly ways: readonly Way[];
+	readonly ways: readonly Decision[];
 	readonly subject: Subject;
 }
 
@@ -38,8 +38,8 @@ export interface JobComparison {
 }
 
 const isEqual = (a: unknown, b: unknown): boolean => reuse(a, b) === a;
-const NEW: readonly Way[] = ['take', 'skip'];
-const DIFFERENT: readonly Way[] = ['both', 'replace', 'skip'];
+const NEW: readonly Decision[] = ['take', 'skip'];
+const DIFFERENT: readonly Decision[] = ['both', 'replace', 'skip'];
 
 /** Compares a job of a file with what is here. */
 export function compareJob(

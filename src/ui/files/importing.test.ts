@@ -1,13 +1,13 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { writeFileText, readFileText } from '$core/format/openedFile';
-import { ASSUMED } from '$core/odds/spreads';
+import { ASSUMED } from '$core/tables/spreads';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
 import { sampleDay } from '$data/sampleDay';
 import { Store } from '$data/store';
 import { readShotList, writeShotList } from '$files/shotList';
 import { Kit } from '../kit/kit.svelte';
 import { Session } from '../shared/session.svelte';
-import { compareJob, compareKit, type Item, type Way } from './comparison';
+import { compareJob, compareKit, type Item, type Decision } from './comparison';
 import { takeJob, takeKit } from './importing';
 import { jobOfRows } from './listed';
 
@@ -34,7 +34,7 @@ function dayFile() {
 }
 const compare = (file: ReturnType<typeof dayFile>) =>
 	compareJob(file, session.library.jobs, session.library.shots);
-const first = ({ ways }: Item): Way => ways[0] ?? 'skip';
+const first = ({ ways }: Item): Decision => ways[0] ?? 'skip';
 const titles = () => session.jobShots.map(({ shot }) => shot.title);
 
 describe('a day from a file', () => {

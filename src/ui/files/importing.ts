@@ -3,11 +3,11 @@ import type { Job, ShotRecord, Slot } from '$data/database';
 import type { Kit } from '../kit/kit.svelte';
 import { newJob } from '../shared/dayActions';
 import type { Session } from '../shared/session.svelte';
-import type { Item, JobComparison, Way } from './comparison';
+import type { Item, JobComparison, Decision } from './comparison';
 
 /** Takes over what was chosen of a file. */
 
-type Chosen = (item: Item) => Way;
+type Chosen = (item: Item) => Decision;
 
 /** Takes a job's chosen parts. Returns the id of the job they are in now; null when nothing was taken. */
 export async function takeJob(

@@ -7,8 +7,11 @@ import {
 	withholding,
 	type Withheld
 } from '$core/format/withheld';
-import { asksForSomething, solve } from '$core/solve/solve';
-import { lookAt } from '$core/solve/scene';
+import { solve } from '$core/study/plan';
+import { asksForSomething } from '$core/study/study';
+import { byOdds } from '$core/odds/byOdds';
+import { lookAt } from '$core/study/scene';
+import { drawableOf } from '../plan/pictures';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
 import { dateOf } from '$data/newDay';
 import type { Paper } from '$files/cardsPdf';
@@ -16,7 +19,7 @@ import { pocketFile } from '$files/pocket';
 import type { PrintedCard } from '$files/printed';
 import { cardsAsPdf } from '../../workers/cards';
 import type { Kit } from '../kit/kit.svelte';
-import { verdictWords } from '../day/dayWords';
+import { verdictWords } from '$words/day';
 import { fileName, saveBlob, saveText } from '../shared/files';
 import type { Session } from '../shared/session.svelte';
 import { settings } from '../shared/settings.svelte';
@@ -79,7 +82,7 @@ export class JobFiles {
 			const describe = (id: string) => {
 				const shot = job.shots.find((one) => one.id === id)?.shot;
 				if (!shot || !asksForSomething(shot)) return '';
-				return verdictWords(solve(shot, this.#kit.contents.spreads), settings.units);
+				return verdictWords(solve(shot, byOdds(this.#kit.contents.spreads)), settings.units);
 			};
 			const text = writeCalendar(job, this.zone, describe, Date.now());
 			return this.#save(`${fileName(job.title)}.ics`, text, 'text/calendar');
@@ -117,8 +120,8 @@ export class JobFiles {
 		this.#making('the stage', async () => {
 			const shot = shotWithholding(this.#shot(), this.withheld);
 			const outcome = asksForSomething(shot)
-				? solve(shot, this.#kit.contents.spreads)
-				: { scene: lookAt(shot), plan: null, pair: null };
+				? drawableOf(solve(shot, byOdds(this.#kit.contents.spreads)))
+				: { scene: lookAt(shot), plan: null, take: null };
 			const svg = stageSvg(outcome, settings.units, shot.title);
 			const name = `${fileName(shot.title)}-stage.${kind}`;
 			if (kind === 'svg') return this.#save(name, svg, 'image/svg+xml');

@@ -1,14 +1,17 @@
 import type { DayShot } from '$core/format/job';
 import type { Shot } from '$core/format/shot';
-import type { Spreads } from '$core/odds/spreads';
-import { nameOfId } from '$core/solve/names';
-import { asItIs, turnedOut } from '$core/solve/different';
-import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+import type { Spreads } from '$core/tables/spreads';
+import { byOdds } from '$core/odds/byOdds';
+import { drawableOf } from '../plan/pictures';
+import { nameOfId } from '$words/names';
+import { asItIs, turnedOut } from '$core/advice/turnedOut';
+import { solutionOf, solve, type Solution } from '$core/study/plan';
+import { asksForSomething } from '$core/study/study';
 import type { Outlook, PrintedCard } from '$files/printed';
-import { cardOf } from '../card/cardContent';
+import { cardOf } from '$words/card';
 import { frameShapes } from '../card/frameShapes';
-import { clock } from '../day/dayWords';
-import { distance, fStop, smallLength, type Units } from '../shared/words';
+import { clock } from '$words/day';
+import { distance, fStop, smallLength, type Units } from '$words/numbers';
 
 /** The cards of a job for files and paper. */
 
@@ -24,15 +27,15 @@ export function printedCard(
 	spreads: Spreads,
 	units: Units
 ): PrintedCard {
-	const solution = asksForSomething(shot) ? solve(shot, spreads) : null;
+	const solution = asksForSomething(shot) ? solve(shot, byOdds(spreads)) : null;
 	return {
 		title: shot.title,
 		when: [clock(startsAt), place].filter(Boolean).join(', '),
 		notes: shot.notes,
 		content: solution && withoutOdds(solution, units),
-		frame: solution && frameShapes(solution),
+		frame: solution && frameShapes(drawableOf(solution)),
 		ladder: solution ? ladderInShort(solution) : [],
-		different: solution?.pair ? whenDifferent(solution, spreads, units) : null
+		different: solution?.take ? whenDifferent(solution, units) : null
 	};
 }
 
@@ -52,12 +55,8 @@ function ladderInShort({ plan }: Solution): PrintedCard['ladder'] {
 		}));
 }
 
-function whenDifferent(
-	{ scene, plan }: Solution,
-	spreads: Spreads,
-	units: Units
-): PrintedCard['different'] {
-	const { shot } = scene;
+function whenDifferent({ study, plan }: Solution, units: Units): PrintedCard['different'] {
+	const { shot } = study;
 	const { distanceM, depthM, rows } = asItIs(shot);
 	if (!Number.isFinite(distanceM) || distanceM <= 0) return null;
 	const nearest = shot.lens.closestFocusM + depthM / 2;
@@ -66,7 +65,7 @@ function whenDifferent(
 	);
 	const depths = rows > 1 && depthM > 0 ? DEPTHS.map((share) => depthM * share) : [depthM];
 	const outlook = (changed: Shot): Outlook => {
-		const { plan: next } = solve(changed, spreads);
+		const { plan: next } = solutionOf(study.another(changed));
 		const who = next.focus?.personId ?? null;
 		return {
 			fNumber: next.fNumber === null ? '' : fStop(next.fNumber),

@@ -1,6 +1,6 @@
-import { cameraPose } from '$core/scene/camera';
-import { rowName } from '$core/scene/rows';
-import type { Outcome } from '../plan/pictures';
+import { cameraPose } from '$core/geometry/camera';
+import { rowName } from '$words/rows';
+import type { Drawable } from '../plan/pictures';
 import {
 	fittedPoints,
 	focusLine,
@@ -13,7 +13,7 @@ import { fit, rulerStep, toPx } from '../plan/stage/stageView';
 import type { Flat } from '$core/anatomy/outline';
 import type { Shape } from '$files/printed';
 import { svgFile } from '$files/svg';
-import { fromUnits, type Units } from '../shared/words';
+import { fromUnits, type Units } from '$words/numbers';
 
 /** The stage from above as a drawing for files and paper. */
 
@@ -35,11 +35,11 @@ const line = (points: readonly Flat[], stroke: string, strokeWidth: number): Sha
 });
 
 /** The drawing as the text of an SVG file. */
-export function stageSvg(outcome: Outcome, units: Units, title: string): string {
-	return svgFile(STAGE_PX.width, STAGE_PX.height, stageShapes(outcome, units), title);
+export function stageSvg(drawable: Drawable, units: Units, title: string): string {
+	return svgFile(STAGE_PX.width, STAGE_PX.height, stageShapes(drawable, units), title);
 }
 
-function stageShapes({ scene, pair }: Outcome, units: Units): Shape[] {
+function stageShapes({ scene, take }: Drawable, units: Units): Shape[] {
 	const { shot } = scene;
 	const view = fit(
 		{
@@ -71,7 +71,7 @@ function stageShapes({ scene, pair }: Outcome, units: Units): Shape[] {
 		x > STAGE_PX.width - EDGE_PX
 			? { ...label(text, { x: x - offPx, y }, fill, size), isBefore: true }
 			: label(text, { x: x + offPx, y }, fill, size);
-	const heads = headMarks(view, scene, pair).flatMap((head): Shape[] => {
+	const heads = headMarks(view, scene, take).flatMap((head): Shape[] => {
 		const { outline, nose, state, isFocus, name } = head;
 		return [
 			{ kind: 'path', d: `M${nose.map(round).join(' L')} Z`, fill: INK },
@@ -88,7 +88,7 @@ function stageShapes({ scene, pair }: Outcome, units: Units): Shape[] {
 		const [a, b] = thingStroke(view, pose, thing);
 		return [line([a, b], SOFT, 3), beside(thing.label, a.x, 6, a.y, SOFT, 13)];
 	});
-	const focus = pair ? [line(focusLine(view, scene, pair, sliceThrough(shot)), FOCUS, 1.5)] : [];
+	const focus = take ? [line(focusLine(view, take, sliceThrough(shot)), FOCUS, 1.5)] : [];
 	const rows =
 		scene.rows.length > 1
 			? scene.rows.map(({ members }, i) => {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { ASSUMED, SPREADS, type SpreadKey } from '$core/odds/spreads';
+	import { ASSUMED, SPREADS, type SpreadKey } from '$core/tables/spreads';
 	import NumberField from '../shared/NumberField.svelte';
 	import { useKit } from './kit.svelte';
 

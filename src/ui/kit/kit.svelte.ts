@@ -1,6 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import type { Lens } from '$core/format/shot';
-import { ASSUMED, type Spreads } from '$core/odds/spreads';
+import { ASSUMED, type Spreads } from '$core/tables/spreads';
 import type { KitBody, KitLens } from '$data/database';
 import { lensesFor, PRESET_KIT, type KitContents, type KitStore } from '$data/kitStore';
 import { troubleOf, type Trouble } from '$data/store';

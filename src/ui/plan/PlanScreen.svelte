@@ -35,14 +35,6 @@
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('stage');
 
-	/** Odds are counted when the shot has come to rest for as long, ms. */
-	const ODDS_REST_MS = 150;
-	$effect(() => {
-		if (!plan.solution?.pair) return;
-		void plan.oddsQuestion;
-		const timer = setTimeout(() => plan.askOdds(), ODDS_REST_MS);
-		return () => clearTimeout(timer);
-	});
 	$effect(measure);
 	$effect(() => {
 		void session.shotId;

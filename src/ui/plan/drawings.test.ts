@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { solve } from '$core/solve/solve';
+import { solve } from '$tests/support/solved';
 import { ahead, EYE_M, person, shotOf, thing } from '$tests/support/shots';
 import { drawFrame, type DrawnHead } from './frame/frameScene';
+import { drawableOf } from './pictures';
 import { ladderTable } from './ladder/ladderTable';
 
 const drawn = (sketch: Parameters<typeof shotOf>[0]) => {
 	const solution = solve(shotOf(sketch));
-	return { solution, all: drawFrame(solution) };
+	return { solution, all: drawFrame(drawableOf(solution)) };
 };
 const headOf = (all: ReturnType<typeof drawFrame>, id: string) =>
 	all.find((one) => one.kind === 'head' && one.id === id) as DrawnHead;
@@ -71,8 +72,8 @@ describe('the drawing of what the camera sees', () => {
 		const { solution, all } = drawn({ people: [ahead('away', 3, { turnDeg: 180 })] });
 		expect(solution.plan.focus).toBeNull();
 		expect(all).toHaveLength(1);
-		const { scene } = solve(shotOf({ people: [ahead('a', 3, { need: 'free' })] }));
-		expect(drawFrame({ scene, plan: null, pair: null })).toHaveLength(1);
+		const { scene } = solve(shotOf({ people: [ahead('a', 3, { need: 'free' })] })).study;
+		expect(drawFrame({ scene, plan: null, take: null })).toHaveLength(1);
 	});
 });
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lookAt } from '$core/solve/scene';
+import { lookAt } from '$core/study/scene';
 import { ahead, EYE_M, person, shotOf, thing } from '$tests/support/shots';
 import { moveObject, placeOf, removeObject, rowPeople, turnObject } from './edits';
 import { CAMERA, PLANE, type ObjectRef } from './plan.svelte';

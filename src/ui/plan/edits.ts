@@ -1,8 +1,8 @@
 import type { FocusChoice, Person, Shot, Thing } from '$core/format/shot';
 import { LIMITS } from '$core/format/shot';
-import { wrapDeg } from '$core/scene/angle';
-import type { Vec3 } from '$core/scene/vector';
-import type { Row } from '$core/scene/rows';
+import { wrapDeg } from '$core/geometry/angle';
+import type { Vec3 } from '$core/geometry/vector';
+import type { Row } from '$core/arrange/rows';
 import type { ObjectRef } from './plan.svelte';
 
 /** Small changes to a shot, each giving a new one. */

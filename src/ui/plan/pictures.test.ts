@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { solve } from '$core/solve/solve';
+import { solve } from '$tests/support/solved';
 import { ahead, person, shotOf, thing } from '$tests/support/shots';
 import { LENSES } from '$data/kit';
 import { faceParts, eyeTiles } from './eyes/eyeTiles';
 import { captionOf, textsOf } from './frame/savedPicture';
+import { drawableOf } from './pictures';
+import { ASSUMED } from '$core/tables/spreads';
 import { secondChoices } from './frame/secondChoices';
 
 const rows = shotOf({
@@ -16,7 +18,7 @@ const rows = shotOf({
 
 describe('tiles of eyes', () => {
 	const solution = solve(rows);
-	const tiles = eyeTiles(solution, 104, 50);
+	const tiles = eyeTiles(drawableOf(solution), 104, 50);
 
 	it('those that fail come first, the worst of them first, the others by depth', () => {
 		const failing = tiles.filter(({ state }) => state !== 'sharp').map(({ ratio }) => ratio ?? 0);
@@ -33,15 +35,19 @@ describe('tiles of eyes', () => {
 			expect(closeUp.window.widthMm / closeUp.window.heightMm).toBeCloseTo(104 / 50, 9);
 		}
 		const close = shotOf({ lens: LENSES.portrait85, focalMm: 85, people: [ahead('a', 1)] });
-		expect(eyeTiles(solve(close), 104, 50)[0]?.closeUp.share).toBeLessThan(0.2);
+		expect(eyeTiles(drawableOf(solve(close)), 104, 50)[0]?.closeUp.share).toBeLessThan(0.2);
 		const wide = shotOf({ lens: LENSES.wide24, focalMm: 24, people: [ahead('a', 8)] });
-		expect(eyeTiles(solve(wide), 104, 50)[0]?.closeUp.share).toBe(1);
+		expect(eyeTiles(drawableOf(solve(wide)), 104, 50)[0]?.closeUp.share).toBe(1);
 	});
 
 	it('say where what is sharp in a small print looks soft at full size', () => {
 		const softOf = (standard: 'album' | 'pixel') => {
 			const choices = { ...rows.choices, fNumberExact: 8 };
-			const all = eyeTiles(solve({ ...rows, sharpness: { standard }, choices }), 104, 50);
+			const all = eyeTiles(
+				drawableOf(solve({ ...rows, sharpness: { standard }, choices })),
+				104,
+				50
+			);
 			return all.filter(({ isSoftAtFullSize }) => isSoftAtFullSize);
 		};
 		expect(softOf('album').length).toBeGreaterThan(0);
@@ -59,7 +65,7 @@ describe('a face at large', () => {
 			people: [ahead('a', 1.4, { turnDeg: 40 })],
 			choices: { fNumberExact: 1.2 }
 		});
-		const parts = faceParts(solve(shot), 'a', 200);
+		const parts = faceParts(drawableOf(solve(shot)), 'a', 200);
 		expect(parts.map(({ key }) => key)).toEqual(['near', 'far', 'nose', 'ear']);
 		expect(new Set(parts.map(({ closeUp }) => closeUp.share)).size).toBe(1);
 		const [near, far] = parts;
@@ -69,7 +75,7 @@ describe('a face at large', () => {
 });
 
 describe('second choices', () => {
-	const groups = secondChoices(solve(rows), { ...rows, title: 'before' });
+	const groups = secondChoices(solve(rows), { ...rows, title: 'before' }, ASSUMED);
 	const all = groups.flatMap(({ choices }) => choices);
 	const choice = (label: string) => {
 		const found = all.find((one) => one.label === label);
@@ -103,11 +109,13 @@ describe('second choices', () => {
 
 	it('the state before is seen from where the camera stands now', () => {
 		const moved = { ...rows, camera: { ...rows.camera, position: { x: 1, y: 2, z: 0 } } };
-		const before = secondChoices(solve(moved), rows)
+		const before = secondChoices(solve(moved), rows, ASSUMED)
 			.flatMap(({ choices }) => choices)
 			.find(({ key }) => key === 'before');
 		expect(before?.shot.camera.position).toEqual({ x: 1, y: 2, z: 0 });
-		expect(secondChoices(solve(rows), null).some(({ label }) => label === 'before')).toBe(false);
+		expect(secondChoices(solve(rows), null, ASSUMED).some(({ label }) => label === 'before')).toBe(
+			false
+		);
 	});
 });
 

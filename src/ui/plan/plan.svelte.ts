@@ -1,11 +1,16 @@
 import type { Lens, Shot } from '$core/format/shot';
-import { objectOf } from '$core/scene/about';
-import { following } from '$core/scene/standpoint';
-import { aboutCosts } from '$core/solve/comparisons';
-import { asksForSomething, solve, type Solution } from '$core/solve/solve';
-import type { Spreads } from '$core/odds/spreads';
+import { objectOf } from '$core/arrange/about';
+import { following } from '$core/arrange/standpoint';
+import { byOdds } from '$core/odds/byOdds';
+import type { Odds } from '$core/odds/odds';
+import { solutionOf, solve, type Solution } from '$core/study/plan';
+import { lookAt } from '$core/study/scene';
+import { asksForSomething } from '$core/study/study';
+import type { Spreads } from '$core/tables/spreads';
+import { advicePort, oddsPort, type OddsTable } from '../../workers/ports';
 import type { Kit } from '../kit/kit.svelte';
-import { OddsView } from './odds/odds.svelte';
+import { Asking } from '../shared/asking.svelte';
+import { drawableOf, type Drawable } from './pictures';
 import type { Guest } from '$core/format/job';
 import type { Session } from '../shared/session.svelte';
 import { settings } from '../shared/settings.svelte';
@@ -41,26 +46,32 @@ export class PlanView {
 		this.kit = kit;
 	}
 
-	readonly #odds = new OddsView();
 	/** What the odds are asked for: another object for another shot or other hands. */
 	readonly oddsQuestion = $derived.by(() => ({
 		shot: this.shot,
 		spreads: this.spreads
 	}));
 	/** The odds at every rung, as far as they are known. */
-	readonly oddsTable = $derived.by(() => this.#odds.to(this.oddsQuestion));
+	readonly odds = new Asking(
+		oddsPort,
+		'table',
+		() => (this.solution?.take ? this.oddsQuestion : null),
+		ODDS_REST_MS
+	);
+	/** What the other pictures of an arrangement with an object come to. */
+	readonly aboutCosts = new Asking(
+		advicePort,
+		'abouts',
+		() => (objectOf(this.oddsQuestion.shot) ? this.oddsQuestion : null),
+		ADVICE_REST_MS
+	);
 
-	/** Counts the odds anew. */
-	askOdds(): void {
-		this.#odds.ask(this.oddsQuestion);
-	}
-
+	/** How a shot that is picked by the odds is picked, with one's own hands. */
+	readonly byOdds = $derived.by(() => byOdds(this.spreads));
 	readonly #solution = $derived.by(() => this.#solve());
-	readonly #shown = $derived.by(() => this.#solvePeek());
-
-	/** What the other pictures of an arrangement with an object come to; empty without one. */
-	readonly aboutCosts = $derived.by(() =>
-		objectOf(this.shot) ? aboutCosts(this.shot, this.spreads) : []
+	readonly #shown = $derived.by(() => this.#showPeek());
+	readonly #drawable = $derived.by((): Drawable =>
+		this.#shown ? drawableOf(this.#shown) : { scene: lookAt(this.shot), take: null, plan: null }
 	);
 
 	get shot(): Shot {
@@ -90,6 +101,11 @@ export class PlanView {
 	/** What the screen shows: the solution, or the rung that is peeked at. */
 	get shown(): Solution | null {
 		return this.#shown;
+	}
+
+	/** What is drawn, also while nothing is asked for. */
+	get drawable(): Drawable {
+		return this.#drawable;
 	}
 
 	get isPeeking(): boolean {
@@ -141,16 +157,23 @@ export class PlanView {
 
 	#solve(): Solution | null {
 		const { shot } = this.#session;
-		return shot && asksForSomething(shot) ? solve(shot, this.spreads) : null;
+		return shot && asksForSomething(shot) ? solve(shot, this.byOdds) : null;
 	}
 
-	#solvePeek(): Solution | null {
+	/** A peek is another take of what was seen already. */
+	#showPeek(): Solution | null {
 		const solution = this.#solution;
-		const fNumberExact = this.#peekedFNumber;
-		if (fNumberExact === null || !solution || solution.plan.fNumberExact === fNumberExact) {
-			return solution;
-		}
-		const { shot } = solution.scene;
-		return solve({ ...shot, choices: { ...shot.choices, fNumberExact } }, this.spreads);
+		const fNumber = this.#peekedFNumber;
+		if (fNumber === null || !solution || solution.plan.fNumberExact === fNumber) return solution;
+		return solutionOf(solution.study, solution.study.at(fNumber));
 	}
 }
+
+/** The odds at a rung; null while they are not known. */
+export function oddsAt(table: OddsTable | null, fNumberExact: number | null): Odds | null {
+	return table?.rungs.find((one) => one.fNumberExact === fNumberExact)?.odds ?? null;
+}
+
+/** Odds are counted, advice is worked out when the shot has come to rest for as long, ms. */
+export const ODDS_REST_MS = 150;
+export const ADVICE_REST_MS = 60;

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import NumberField from './NumberField.svelte';
 	import { settings } from './settings.svelte';
-	import { fromUnits, toUnits } from './words';
+	import { fromUnits, toUnits } from '$words/numbers';
 
 	/** A length in metres, shown and typed in the units the user reads. */
 	interface Props {

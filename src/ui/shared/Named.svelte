@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Shot } from '$core/format/shot';
-	import { splitNames } from './words';
+	import { splitNames } from '$words/names';
 
 	/** A sentence about a shot, its names set apart. */
 	let { text, shot }: { text: string; shot: Shot } = $props();

@@ -6,7 +6,7 @@
 	import Pick from '../../shared/Pick.svelte';
 	import { changeCamera } from '../edits';
 	import type { PlanView } from '../plan.svelte';
-	import { ORIENTATION_OPTIONS, SUPPORT_OPTIONS } from './options';
+	import { ORIENTATION_OPTIONS, SUPPORT_OPTIONS } from '$words/options';
 
 	let { plan }: { plan: PlanView } = $props();
 

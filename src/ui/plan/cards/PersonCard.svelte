@@ -4,7 +4,7 @@
 	import Pick from '../../shared/Pick.svelte';
 	import { changePerson } from '../edits';
 	import type { PlanView } from '../plan.svelte';
-	import { BUILD_OPTIONS, KEEP_OPTIONS, MOTION_OPTIONS, NEED_OPTIONS } from './options';
+	import { BUILD_OPTIONS, KEEP_OPTIONS, MOTION_OPTIONS, NEED_OPTIONS } from '$words/options';
 
 	let { plan, person }: { plan: PlanView; person: Person } = $props();
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { reshape, shapeOf, type RowShape } from '$core/scene/rowShape';
+	import { reshape, shapeOf, type RowShape } from '$core/arrange/rowShape';
 	import type { Person } from '$core/format/shot';
 	import Length from '../../shared/Length.svelte';
 	import type { PlanView } from '../plan.svelte';

@@ -18,7 +18,7 @@
 	let { plan, selected, view, onclose }: Props = $props();
 
 	const shot = $derived(plan.shot);
-	const rows = $derived(plan.solution?.scene.rows ?? []);
+	const rows = $derived(plan.solution?.study.scene.rows ?? []);
 	const person = $derived(
 		shot.people.find(({ id }) => selected.kind === 'person' && id === selected.id)
 	);

@@ -5,7 +5,7 @@
 	import Pick from '../../shared/Pick.svelte';
 	import { changeThing } from '../edits';
 	import type { PlanView } from '../plan.svelte';
-	import { INTENT_OPTIONS, LOOK_OPTIONS } from './options';
+	import { INTENT_OPTIONS, LOOK_OPTIONS } from '$words/options';
 
 	let { plan, thing }: { plan: PlanView; thing: Thing } = $props();
 

@@ -3,25 +3,27 @@
 	import { keeping } from '../../shared/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { devicePx } from '../../shared/size';
-	import { wishOf, type Outcome } from '../pictures';
+	import { wishOf, type Drawable } from '../pictures';
 	import type { EyeTile } from './eyeTiles';
 
 	/** One face: its eyes as the sensor has them. Click to focus there, Enter for the large view. */
 	interface Props {
 		tile: EyeTile;
-		outcome: Outcome;
+		drawable: Drawable;
 		widthPx: number;
 		heightPx: number;
 		onfocuson: () => void;
 		onlarge: () => void;
 	}
 
-	let { tile, outcome, widthPx, heightPx, onfocuson, onlarge }: Props = $props();
+	let { tile, drawable, widthPx, heightPx, onfocuson, onlarge }: Props = $props();
 
 	let box = $state<HTMLElement>();
 	let isInSight = $state(false);
 	const wish = $derived.by(
-		keeping(() => wishOf(outcome, tile.closeUp.window, devicePx(widthPx), devicePx(heightPx), true))
+		keeping(() =>
+			wishOf(drawable, tile.closeUp.window, devicePx(widthPx), devicePx(heightPx), true)
+		)
 	);
 	const scale = $derived(`${Math.round(tile.closeUp.share * 100)} %`);
 	const stateWords = $derived(

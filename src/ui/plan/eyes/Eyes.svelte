@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { lookAt } from '$core/solve/scene';
 	import { reusing } from '../../shared/reuse';
 	import { preview } from '../../shared/preview.svelte';
 	import { devicePx } from '../../shared/size';
@@ -11,11 +10,11 @@
 	/** Close-ups of the faces, those that fail first. */
 	let { plan, isPhone }: { plan: PlanView; isPhone: boolean } = $props();
 
-	const outcome = $derived(plan.shown ?? { scene: lookAt(plan.shot), plan: null, pair: null });
+	const drawable = $derived(plan.drawable);
 	const widthPx = $derived(isPhone ? 172 : 104);
 	const heightPx = $derived(isPhone ? 96 : 50);
 	const tiles = $derived.by(
-		reusing(() => eyeTiles(outcome, devicePx(widthPx), devicePx(heightPx)))
+		reusing(() => eyeTiles(drawable, devicePx(widthPx), devicePx(heightPx)))
 	);
 	let largeId = $state<string | null>(null);
 </script>
@@ -27,7 +26,7 @@
 				{#each tiles as tile (tile.id)}
 					<EyeTile
 						{tile}
-						{outcome}
+						{drawable}
 						{widthPx}
 						{heightPx}
 						onfocuson={() => plan.focusOn({ personId: tile.id })}
@@ -37,7 +36,7 @@
 			{/key}
 		</ul>
 	</section>
-	<EyesLarge {plan} {outcome} bind:personId={largeId} />
+	<EyesLarge {plan} {drawable} bind:personId={largeId} />
 {:else if isPhone}
 	<p class="none">
 		{preview.why === null ? 'Nobody’s eyes can be seen.' : `No close-ups: ${preview.why}.`}

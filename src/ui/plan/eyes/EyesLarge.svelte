@@ -5,32 +5,32 @@
 	import { keeping } from '../../shared/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { devicePx } from '../../shared/size';
-	import { wishOf, type Outcome } from '../pictures';
+	import { wishOf, type Drawable } from '../pictures';
 	import type { PlanView } from '../plan.svelte';
 	import { faceParts, type FacePart } from './eyeTiles';
 
 	/** One face at large: near eye, far eye, nose and ear side by side at one scale. */
 	interface Props {
 		plan: PlanView;
-		outcome: Outcome;
+		drawable: Drawable;
 		personId: string | null;
 	}
 
-	let { plan, outcome, personId = $bindable() }: Props = $props();
+	let { plan, drawable, personId = $bindable() }: Props = $props();
 
 	const SIDE_PX = 210;
 	const person = $derived(plan.shot.people.find(({ id }) => id === personId));
 	const sidePx = devicePx(SIDE_PX);
-	const parts = $derived(personId === null ? [] : faceParts(outcome, personId, sidePx));
+	const parts = $derived(personId === null ? [] : faceParts(drawable, personId, sidePx));
 	const scale = $derived(Math.round((parts[0]?.closeUp.share ?? 1) * 100));
-	const focused = $derived(outcome.plan?.focus);
+	const focused = $derived(drawable.plan?.focus);
 
 	const wishes = $derived.by(
 		keeping(() =>
 			Object.fromEntries(
 				parts.map(({ key, closeUp }) => [
 					key,
-					wishOf(outcome, closeUp.window, sidePx, sidePx, true)
+					wishOf(drawable, closeUp.window, sidePx, sidePx, true)
 				])
 			)
 		)

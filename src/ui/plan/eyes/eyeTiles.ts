@@ -1,16 +1,18 @@
-import { headPoint, landmarkPoint } from '$core/anatomy/head';
+import { landmarkPoint } from '$core/anatomy/head';
 import type { Sighting } from '$core/anatomy/sight';
 import type { State } from '$core/format/plan';
-import { defocusMm } from '$core/optics/blur';
-import { vergenceError } from '$core/optics/focus';
-import { seenFrom, sensorPoint, type CameraPoint } from '$core/scene/camera';
-import { dot, subtract } from '$core/scene/vector';
-import { whereStands } from '$core/scene/rows';
+import { defocusAt } from '$core/optics/blur';
+import { seenFrom, sensorPoint, type CameraPoint } from '$core/geometry/camera';
+import { mean } from '$core/numeric/mean';
+import { dot, subtract } from '$core/geometry/vector';
+import { whereStands } from '$core/arrange/rows';
+import { whereWords } from '$words/rows';
 import { stateOf } from '$core/sharpness/state';
-import type { Landmark } from '$core/format/shot';
-import type { Scene } from '$core/solve/scene';
+import { headSize } from '$core/tables/heads';
+import type { Landmark } from '$core/tables/landmarks';
+import type { Scene } from '$core/study/scene';
 import type { Window } from '../../../preview/scene';
-import { imageMmOf, settingOf, type Outcome } from '../pictures';
+import { imageMmOf, settingOf, type Drawable } from '../pictures';
 
 /** Close-ups of faces at the scale of the sensor, those that fail first. */
 
@@ -47,11 +49,11 @@ const EYE_M = 0.06;
  *
  * @param widthPx  sides of a tile, px of the device
  */
-export function eyeTiles(outcome: Outcome, widthPx: number, heightPx: number): EyeTile[] {
-	const { scene, plan } = outcome;
+export function eyeTiles(drawable: Drawable, widthPx: number, heightPx: number): EyeTile[] {
+	const { scene, plan } = drawable;
 	return scene.sightings
 		.filter(({ nearEye }) => nearEye !== null)
-		.map((sighting) => ({ sighting, ratio: worstEye(outcome, sighting) }))
+		.map((sighting) => ({ sighting, ratio: worstEye(drawable, sighting) }))
 		.sort(
 			(a, b) => failing(b.ratio) - failing(a.ratio) || depthOf(a.sighting) - depthOf(b.sighting)
 		)
@@ -60,12 +62,12 @@ export function eyeTiles(outcome: Outcome, widthPx: number, heightPx: number): E
 			return {
 				id,
 				name,
-				where: whereStands(scene.rows, id),
+				where: whereWords(whereStands(scene.rows, id)),
 				ratio,
 				state: ratio === null ? null : stateOf(ratio),
-				isSoftAtFullSize: ratio !== null && ratio <= 1 && blurredPx(outcome, sighting) > SEEN_PX,
+				isSoftAtFullSize: ratio !== null && ratio <= 1 && blurredPx(drawable, sighting) > SEEN_PX,
 				isFocus: plan?.focus?.personId === id,
-				closeUp: pairOf(outcome, sighting, widthPx, heightPx)
+				closeUp: pairOf(drawable, sighting, widthPx, heightPx)
 			};
 		});
 }
@@ -73,21 +75,21 @@ export function eyeTiles(outcome: Outcome, widthPx: number, heightPx: number): E
 const failing = (ratio: number | null): number => (ratio !== null && ratio > 1 ? ratio : 0);
 const depthOf = ({ nearEye }: Sighting): number => nearEye?.seen.depthM ?? Infinity;
 
-function worstEye({ plan }: Outcome, { person }: Sighting): number | null {
+function worstEye({ plan }: Drawable, { person }: Sighting): number | null {
 	const ratios = (plan?.targets ?? [])
 		.filter(({ personId, landmark }) => personId === person.id && landmark.endsWith('-eye'))
 		.map(({ ratio }) => ratio);
 	return ratios.length > 0 ? Math.max(...ratios) : null;
 }
 
-function blurMm(outcome: Outcome, seen: CameraPoint): number {
-	const { focus, fNumber } = settingOf(outcome);
-	return defocusMm(focus, fNumber, vergenceError(focus, seen.depthM, seen.cosOffAxis));
+function blurMm(drawable: Drawable, seen: CameraPoint): number {
+	const { focus, fNumber } = settingOf(drawable);
+	return defocusAt(focus, fNumber, seen);
 }
 
-function blurredPx(outcome: Outcome, { eyes }: Sighting): number {
+function blurredPx(drawable: Drawable, { eyes }: Sighting): number {
 	const seen = eyes.filter(({ lost }) => lost === null);
-	return Math.max(...seen.map((eye) => blurMm(outcome, eye.seen))) / outcome.scene.pixelMm;
+	return Math.max(...seen.map((eye) => blurMm(drawable, eye.seen))) / drawable.scene.pixelMm;
 }
 
 /** A window around a place, as wide as asked or wider, never enlarged. */
@@ -105,18 +107,21 @@ function closeUpAt(
 }
 
 /** Both eyes, or the one that can be seen. */
-function pairOf(outcome: Outcome, { eyes }: Sighting, widthPx: number, heightPx: number): CloseUp {
-	const v = imageMmOf(outcome);
+function pairOf(
+	drawable: Drawable,
+	{ eyes }: Sighting,
+	widthPx: number,
+	heightPx: number
+): CloseUp {
+	const v = imageMmOf(drawable);
 	const seen = eyes.filter(({ lost }) => lost === null);
 	const places = seen.map((eye) => sensorPoint(eye.seen, v));
-	const mean = (of: (place: { x: number; y: number }) => number) =>
-		places.reduce((sum, place) => sum + of(place), 0) / places.length;
-	const at = { x: mean(({ x }) => x), y: mean(({ y }) => y) };
+	const at = { x: mean(places.map(({ x }) => x)), y: mean(places.map(({ y }) => y)) };
 	const spread = Math.max(...places.map(({ x }) => x)) - Math.min(...places.map(({ x }) => x));
 	const eyeMm = (EYE_M * v) / (seen[0]?.seen.depthM ?? 1);
 	const tall = Math.max(...places.map(({ y }) => y)) - Math.min(...places.map(({ y }) => y));
 	const least = Math.max(spread * ROOM, eyeMm, ((tall + 0.5 * eyeMm) * widthPx) / heightPx);
-	return closeUpAt(outcome.scene, at, least, widthPx, heightPx);
+	return closeUpAt(drawable.scene, at, least, widthPx, heightPx);
 }
 
 /** A part of a face in the large view. */
@@ -135,18 +140,15 @@ export interface FacePart {
 const PART_M = 0.062;
 
 /** Near eye, far eye, nose and the ear on the camera's side, all at one scale. */
-export function faceParts(outcome: Outcome, personId: string, sidePx: number): FacePart[] {
-	const { scene } = outcome;
+export function faceParts(drawable: Drawable, personId: string, sidePx: number): FacePart[] {
+	const { scene } = drawable;
 	const sighting = scene.sightings.find(({ person }) => person.id === personId);
 	if (!sighting) return [];
 	const { head, eyes, person } = sighting;
 	const [left, right] = eyes;
 	const [near, far] = right.seen.depthM < left.seen.depthM - 1e-9 ? [right, left] : [left, right];
-	const [half, up, out] = head.measures.ear;
 	const isLeftNearer = dot(subtract(scene.pose.position, head.origin), head.left) > 0;
-	const ear = headPoint(head, [isLeftNearer ? half : -half, up, out]);
-	const look = (point: Parameters<typeof seenFrom>[1]) => seenFrom(scene.pose, point);
-	const size = person.build === 'adult' ? 1 : head.measures.eye[0] / 31.5;
+	const look = (landmark: Landmark) => seenFrom(scene.pose, landmarkPoint(head, landmark));
 	const parts = [
 		{ key: 'near', title: 'near eye', landmark: near.landmark, seen: near.seen },
 		{ key: 'far', title: 'far eye', landmark: far.landmark, seen: far.seen },
@@ -154,15 +156,20 @@ export function faceParts(outcome: Outcome, personId: string, sidePx: number): F
 			key: 'nose',
 			title: 'nose',
 			landmark: 'nose-tip',
-			seen: look(landmarkPoint(head, 'nose-tip'))
+			seen: look('nose-tip')
 		},
-		{ key: 'ear', title: 'ear', landmark: null, seen: look(ear) }
+		{
+			key: 'ear',
+			title: 'ear',
+			landmark: null,
+			seen: look(isLeftNearer ? 'left-ear' : 'right-ear')
+		}
 	] as const;
-	const v = imageMmOf(outcome);
+	const v = imageMmOf(drawable);
 	const nearest = Math.min(...parts.map(({ seen }) => seen.depthM));
-	const leastMm = (PART_M * size * v) / nearest;
+	const leastMm = (PART_M * headSize(person.build) * v) / nearest;
 	return parts.map(({ key, title, landmark, seen }) => {
-		const blur = blurMm(outcome, seen);
+		const blur = blurMm(drawable, seen);
 		return {
 			key,
 			title,

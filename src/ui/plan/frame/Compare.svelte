@@ -1,10 +1,11 @@
 <script lang="ts">
-	import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+	import { solve, type Solution } from '$core/study/plan';
+	import { asksForSomething } from '$core/study/study';
 	import type { Wish } from '../../shared/preview.svelte';
 	import Picture from '../../shared/Picture.svelte';
 	import { keeping } from '../../shared/reuse';
-	import { fStop } from '../../shared/words';
-	import { wishOf } from '../pictures';
+	import { fStop } from '$words/numbers';
+	import { drawableOf, wishOf } from '../pictures';
 	import type { PlanView } from '../plan.svelte';
 	import { secondChoices, type SecondChoice } from './secondChoices';
 
@@ -20,13 +21,17 @@
 
 	/** The choice as it is now: the arrangement may have changed since it was made. */
 	const current = $derived(
-		secondChoices(first, plan.before, plan.oddsQuestion.spreads)
+		secondChoices(first, plan.before, plan.spreads)
 			.flatMap(({ choices }) => choices)
 			.find(({ key }) => key === second?.key) ?? null
 	);
-	const solution = $derived(current && asksForSomething(current.shot) ? solve(current.shot) : null);
+	const solution = $derived(
+		current && asksForSomething(current.shot) ? solve(current.shot, plan.byOdds) : null
+	);
 	const secondWish = $derived.by(
-		keeping(() => solution && wishOf(solution, wish.window, wish.widthPx, wish.heightPx))
+		keeping(
+			() => solution && wishOf(drawableOf(solution), wish.window, wish.widthPx, wish.heightPx)
+		)
 	);
 	/** Place of the divider, per cent from the left. */
 	let at = $state(50);

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import type { Landmark } from '$core/format/shot';
-	import { nameOfId } from '$core/solve/names';
+	import { factsOf, OFFERED } from '$core/tables/landmarks';
+	import { nameOfId } from '$words/names';
+	import { unseenWords } from '$words/reasons';
 	import { boxOf, reachOf } from '$core/technique/focusPoints';
-	import { lookAt } from '$core/solve/scene';
 	import { wholeFrame } from '../../../preview/scene';
 	import { preview } from '../../shared/preview.svelte';
 	import { keeping, reusing } from '../../shared/reuse';
@@ -21,9 +21,9 @@
 	let { plan }: { plan: PlanView } = $props();
 
 	const shown = $derived(plan.shown);
-	const outcome = $derived(shown ?? { scene: lookAt(plan.shot), plan: null, pair: null });
-	const drawn = $derived.by(reusing(() => drawFrame(outcome)));
-	const pose = $derived(outcome.scene.pose);
+	const drawable = $derived(plan.drawable);
+	const drawn = $derived.by(reusing(() => drawFrame(drawable)));
+	const pose = $derived(drawable.scene.pose);
 	const focus = $derived(shown?.plan.focus ?? null);
 	const focusPerson = $derived(plan.shot.people.find(({ id }) => id === focus?.personId));
 	const isChosen = $derived(plan.shot.choices.focus !== undefined);
@@ -33,7 +33,7 @@
 	let roomY = $state(1);
 	const size = $derived(fitted(roomX, roomY, pose.widthMm / pose.heightMm));
 	const wish = $derived.by(
-		keeping(() => wishOf(outcome, wholeFrame(pose), devicePx(size.width), devicePx(size.height)))
+		keeping(() => wishOf(drawable, wholeFrame(pose), devicePx(size.width), devicePx(size.height)))
 	);
 	let samples = $state(0);
 	const hasPicture = $derived(preview.why === null && samples > 0);
@@ -45,18 +45,11 @@
 		second = null;
 	});
 
-	const PARTS: readonly { landmark: Landmark; text: string }[] = [
-		{ landmark: 'left-eye', text: 'left eye' },
-		{ landmark: 'right-eye', text: 'right eye' },
-		{ landmark: 'nose-tip', text: 'nose' }
-	];
-
 	/** More than this would leave no room for the picture; "why" names them all. */
 	const MOST_UNSEEN = 5;
 	const unseen = $derived(
 		(shown?.plan.unseen ?? []).map(({ personId, why, by }) => {
-			const behind = `behind ${nameOfId(plan.shot, by)}`;
-			const words = { cut: 'cut', turned: 'turned away', hidden: behind }[why];
+			const words = unseenWords(why, nameOfId(plan.shot, by));
 			return { id: personId, name: nameOfId(plan.shot, personId), words };
 		})
 	);
@@ -111,12 +104,13 @@
 			{#if focusPerson}
 				<div class="parts" role="group" aria-label="Focus on {focusPerson.name}’s">
 					<span><bdi>{focusPerson.name}</bdi>:</span>
-					{#each PARTS as { landmark, text } (landmark)}
+					{#each OFFERED as landmark (landmark)}
 						<button
 							class="knob"
 							type="button"
 							aria-pressed={focus?.landmark === landmark}
-							onclick={() => plan.focusOn({ personId: focusPerson.id, landmark })}>{text}</button
+							onclick={() => plan.focusOn({ personId: focusPerson.id, landmark })}
+							>{factsOf(landmark).words}</button
 						>
 					{/each}
 				</div>

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import { asksForSomething, solve, type Solution } from '$core/solve/solve';
+	import { solve, type Solution } from '$core/study/plan';
+	import { asksForSomething } from '$core/study/study';
 	import { fileName, saveBlob } from '../../shared/files';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
@@ -37,7 +38,7 @@
 	let problem = $state('');
 	let giveUp: AbortController | null = null;
 
-	const groups = $derived(secondChoices(solution, plan.before, plan.oddsQuestion.spreads));
+	const groups = $derived(secondChoices(solution, plan.before, plan.spreads));
 	const all = $derived(groups.flatMap(({ choices }) => choices));
 
 	$effect(() => {
@@ -47,7 +48,7 @@
 	async function save() {
 		const others = keys.flatMap((key) => {
 			const choice = all.find((one) => one.key === key);
-			return choice && asksForSomething(choice.shot) ? solve(choice.shot) : [];
+			return choice && asksForSomething(choice.shot) ? solve(choice.shot, plan.byOdds) : [];
 		});
 		const solutions = [solution, ...others];
 		const { units } = settings;
@@ -71,7 +72,7 @@
 					? alone(first)
 					: sheetOf(bitmaps, captions, getComputedStyle(document.body).fontFamily);
 			for (const bitmap of bitmaps) bitmap.close();
-			const name = hasNames ? fileName(solution.scene.shot.title) : 'picture';
+			const name = hasNames ? fileName(solution.study.shot.title) : 'picture';
 			saveBlob(`${name}.png`, await pngOf(canvas, textsOf(solutions, units, hasNames)));
 			isOpen = false;
 		} catch (error) {

@@ -1,13 +1,14 @@
 import { headPoint, landmarkPoint } from '$core/anatomy/head';
 import { pictureOutline, type Flat, type Outline } from '$core/anatomy/outline';
 import type { Sighting } from '$core/anatomy/sight';
-import type { Offset } from '$core/anatomy/builds';
+import { headSize, isHuman } from '$core/tables/heads';
+import type { Offset } from '$core/tables/landmarks';
 import type { State } from '$core/format/plan';
 import type { Thing } from '$core/format/shot';
-import { seenFrom, sensorPoint } from '$core/scene/camera';
-import { dot, subtract, type Vec3 } from '$core/scene/vector';
-import type { Scene } from '$core/solve/scene';
-import { imageMmOf, type Outcome } from '../pictures';
+import { seenFrom, sensorPoint } from '$core/geometry/camera';
+import { dot, subtract, type Vec3 } from '$core/geometry/vector';
+import type { Scene } from '$core/study/scene';
+import { imageMmOf, type Drawable } from '../pictures';
 
 /** What the camera sees, as a drawing in mm on the sensor: the origin in the middle, y down. */
 
@@ -54,8 +55,9 @@ export type Drawn = DrawnHead | DrawnThing;
 const TONES = 5;
 
 /** Everything in front of the camera, the farthest first, so that nearer ones cover it. */
-export function drawFrame({ scene, plan, pair }: Outcome): Drawn[] {
-	const imageMm = imageMmOf({ scene, plan, pair });
+export function drawFrame(drawable: Drawable): Drawn[] {
+	const { scene, plan } = drawable;
+	const imageMm = imageMmOf(drawable);
 	const heads = scene.sightings.flatMap(
 		(sighting) => drawHead(scene, plan, sighting, imageMm) ?? []
 	);
@@ -85,17 +87,17 @@ export function drawFrame({ scene, plan, pair }: Outcome): Drawn[] {
 
 function drawHead(
 	scene: Scene,
-	plan: Outcome['plan'],
+	plan: Drawable['plan'],
 	sighting: Sighting,
 	imageMm: number
 ): DrawnHead | null {
 	const { pose } = scene;
 	const { head, person, eyes } = sighting;
-	const { skullCentre, skullHalfAxes, ear } = head.measures;
+	const { skullCentre, skullHalfAxes } = head.measures;
 	const skull = pictureOutline(pose, head, skullCentre, skullHalfAxes, imageMm);
 	if (!skull) return null;
 	const project = (point: Vec3): Flat => sensorPoint(seenFrom(pose, point), imageMm);
-	const isAnimal = person.build === 'cat' || person.build === 'dog';
+	const isAnimal = !isHuman(person.build);
 	const facesUs = dot(head.out, subtract(pose.position, head.origin)) > 0;
 	const face = facesUs
 		? pictureOutline(pose, head, ...faceOf(skullCentre, skullHalfAxes), imageMm)
@@ -110,7 +112,7 @@ function drawHead(
 		face,
 		nose: facesUs ? project(nose) : null,
 		ears: isAnimal
-			? [1, -1].map((side) => project(headPoint(head, [side * ear[0], ear[1], ear[2]])))
+			? (['left-ear', 'right-ear'] as const).map((ear) => project(landmarkPoint(head, ear)))
 			: [],
 		eyes: eyes.map(({ landmark, lost }) => ({
 			...project(landmarkPoint(head, landmark)),
@@ -148,8 +150,8 @@ const BODY: readonly (readonly [aside: number, down: number])[] = [
 	[50, 80]
 ];
 
-function shouldersOf({ head }: Sighting, project: (point: Vec3) => Flat): string {
-	const size = head.measures.skullHalfAxes[1] / 115 / 1000;
+function shouldersOf({ head, person }: Sighting, project: (point: Vec3) => Flat): string {
+	const size = headSize(person.build) / 1000;
 	const centre = headPoint(head, head.measures.skullCentre);
 	const aside = Math.hypot(head.left.x, head.left.z) || 1;
 	const half = BODY.length / 2;

@@ -1,11 +1,16 @@
-import { nameOf } from '$core/solve/names';
-import type { Solution } from '$core/solve/solve';
+import { whereStands } from '$core/arrange/rows';
+import type { Focus } from '$core/format/plan';
+import type { Scene } from '$core/study/scene';
+import { factsOf } from '$core/tables/landmarks';
+import { nameOf, spotRef } from '$words/names';
+import { whereWords } from '$words/rows';
+import type { Solution } from '$core/study/plan';
 import { wholeFrame } from '../../../preview/scene';
 import { withTexts } from '../../shared/pngText';
 import { preview, type Wish } from '../../shared/preview.svelte';
 import { fitted } from '../../shared/size';
-import { distance, fStop, type Units } from '../../shared/words';
-import { wishOf } from '../pictures';
+import { distance, fStop, type Units } from '$words/numbers';
+import { drawableOf, wishOf } from '../pictures';
 
 /** Pictures as files: rendered anew at a size of their own, with what they show in words. */
 
@@ -14,29 +19,24 @@ export const ALONE_PX = 1500;
 const ON_SHEET_PX = 840;
 
 /** What a picture shows: settings, and on what the lens is focused. */
-export function captionOf({ plan, scene }: Solution, units: Units, hasNames: boolean): string {
+export function captionOf({ plan, study }: Solution, units: Units, hasNames: boolean): string {
 	const { focus, fNumber } = plan;
 	if (!focus || fNumber === null) return 'nothing to focus on';
 	const on =
 		focus.kind === 'depth'
 			? `a plane ${distance(focus.depthM, units)} away`
 			: focus.kind === 'thing' || hasNames
-				? nameOf(scene.shot, {
-						landmark: focus.landmark ?? 'thing',
-						...(focus.personId ? { personId: focus.personId } : {}),
-						...(focus.thingId ? { thingId: focus.thingId } : {})
-					})
-				: [PART_WORDS[focus.landmark ?? 'left-eye'], focus.where].filter(Boolean).join(', ');
+				? nameOf(study.shot, spotRef(focus))
+				: namelessly(focus, study.scene);
 	return `${fStop(fNumber)}, focused on ${on}`;
 }
 
-const PART_WORDS = {
-	'left-eye': 'the left eye',
-	'right-eye': 'the right eye',
-	'nose-tip': 'the nose',
-	chin: 'the chin',
-	hairline: 'the hairline'
-} as const;
+/** "the left eye, middle row, third from left" */
+function namelessly({ landmark, personId }: Focus, { rows }: Scene): string {
+	const part = `the ${factsOf(landmark ?? 'left-eye').words}`;
+	const where = personId ? whereWords(whereStands(rows, personId)) : '';
+	return [part, where].filter(Boolean).join(', ');
+}
 
 /** The settings in the picture's own texts; names and places only when asked for. */
 export function textsOf(
@@ -45,7 +45,7 @@ export function textsOf(
 	hasNames: boolean
 ): Record<string, string> {
 	const lines = solutions.map((solution) => {
-		const { shot } = solution.scene;
+		const { shot } = solution.study;
 		const { focus } = solution.plan;
 		return [
 			captionOf(solution, units, hasNames),
@@ -58,15 +58,15 @@ export function textsOf(
 	return {
 		Software: 'Focalis',
 		Description: lines.join('\n'),
-		...(hasNames && first ? { Title: first.scene.shot.title, Comment: first.scene.shot.notes } : {})
+		...(hasNames && first ? { Title: first.study.shot.title, Comment: first.study.shot.notes } : {})
 	};
 }
 
 /** The wish for a picture of the whole frame with a long side. */
 export function wholeWish(solution: Solution, longPx: number): Wish {
-	const { pose } = solution.scene;
+	const { pose } = solution.study.scene;
 	const { width, height } = fitted(longPx, longPx, pose.widthMm / pose.heightMm);
-	return wishOf(solution, wholeFrame(pose), width, height);
+	return wishOf(drawableOf(solution), wholeFrame(pose), width, height);
 }
 
 /**

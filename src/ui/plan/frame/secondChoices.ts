@@ -1,11 +1,14 @@
-import type { Landmark, Shot } from '$core/format/shot';
-import { ABOUTS, objectOf, withAbout, type About } from '$core/scene/about';
+import type { Shot } from '$core/format/shot';
+import { factsOf, OFFERED } from '$core/tables/landmarks';
+import { ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
 import { engraved } from '$core/optics/fNumber';
 import { likelyBadFrame } from '$core/odds/odds';
-import { ASSUMED, type Spreads } from '$core/odds/spreads';
-import { along } from '$core/scene/vector';
-import type { Solution } from '$core/solve/solve';
-import { fStop } from '../../shared/words';
+import type { Spreads } from '$core/tables/spreads';
+import { along } from '$core/geometry/vector';
+import type { Solution } from '$core/study/plan';
+import type { Take } from '$core/study/take';
+import { FOCUS_SCHOOLS } from '$words/schools';
+import { fStop } from '$words/numbers';
 
 /** Another choice for the same arrangement, to be seen beside the plan. */
 export interface SecondChoice {
@@ -19,20 +22,6 @@ export interface ChoiceGroup {
 	readonly choices: readonly SecondChoice[];
 }
 
-const SCHOOL_WORDS = {
-	'front-row': 'focused on the front row',
-	'middle-row': 'focused on the middle row',
-	'third-in': 'focused a third of the way in',
-	'nearest-eye': 'focused on the nearest eye',
-	'computed-plane': 'focused on the computed plane'
-} as const;
-
-const PARTS: readonly { landmark: Landmark; words: string }[] = [
-	{ landmark: 'left-eye', words: 'left eye' },
-	{ landmark: 'right-eye', words: 'right eye' },
-	{ landmark: 'nose-tip', words: 'nose' }
-];
-
 /**
  * Everything the plan could be compared with: another f-number, another part of the same face,
  * somebody else, a thing, a school, and the shot as it was before the last change, each from where
@@ -41,10 +30,10 @@ const PARTS: readonly { landmark: Landmark; words: string }[] = [
 export function secondChoices(
 	solution: Solution,
 	before: Shot | null,
-	spreads: Spreads = ASSUMED
+	spreads: Spreads
 ): ChoiceGroup[] {
-	const { plan, scene, rungs } = solution;
-	const { shot } = scene;
+	const { plan, study, take } = solution;
+	const { shot, scene, rungs } = study;
 	const fNumberExact = plan.fNumberExact ?? undefined;
 	const focus = fixedFocus(plan.focus);
 	const choice = (key: string, label: string, choices: Partial<Shot['choices']>): SecondChoice => ({
@@ -69,9 +58,9 @@ export function secondChoices(
 		},
 		{
 			label: 'the same face',
-			choices: PARTS.filter(({ landmark }) => focusId && landmark !== plan.focus?.landmark).map(
-				({ landmark, words }) =>
-					choice(`part ${landmark}`, `focused on the ${words}`, {
+			choices: OFFERED.filter((landmark) => focusId && landmark !== plan.focus?.landmark).map(
+				(landmark) =>
+					choice(`part ${landmark}`, `focused on the ${factsOf(landmark).words}`, {
 						focus: { personId: focusId as string, landmark }
 					})
 			)
@@ -95,12 +84,12 @@ export function secondChoices(
 		{
 			label: 'a school',
 			choices: plan.schools.map(({ school, depthM }) =>
-				choice(`school ${school}`, SCHOOL_WORDS[school], { focus: { depthM } })
+				choice(`school ${school}`, `focused on ${FOCUS_SCHOOLS[school]}`, { focus: { depthM } })
 			)
 		},
 		{
 			label: 'the odds',
-			choices: solution.pair ? [badChoice(solution, spreads)] : []
+			choices: take ? [badChoice(take, spreads)] : []
 		},
 		{
 			label: 'before',
@@ -141,22 +130,22 @@ function fixedFocus(focus: Solution['plan']['focus']): Shot['choices']['focus'] 
 const BAD_OF = 500;
 
 /** The frame at the worst tenth, with the very sway and focusing it was drawn with. */
-function badChoice(solution: Solution, spreads: Spreads): SecondChoice {
+function badChoice(take: Take, spreads: Spreads): SecondChoice {
 	let made: Shot | null = null;
 	return {
 		key: 'bad',
 		label: 'a likely bad frame',
 		// drawn only when it is looked at
 		get shot() {
-			return (made ??= badFrame(solution, spreads));
+			return (made ??= badFrame(take, spreads));
 		}
 	};
 }
 
-function badFrame({ scene, pair }: Solution, spreads: Spreads): Shot {
-	const { shot, pose } = scene;
-	const bad = pair && likelyBadFrame(scene, pair, BAD_OF, 1, spreads);
-	if (!pair || !bad) return shot;
+function badFrame(take: Take, spreads: Spreads): Shot {
+	const { shot, pose } = take.scene;
+	const bad = likelyBadFrame(take, BAD_OF, 1, spreads);
+	if (!bad) return shot;
 	const { cameraM, imageMm, personM } = bad.accidents;
 	const depthM = (pose.focalMm * imageMm) / (imageMm - pose.focalMm) / 1000;
 	const shiftOf = (id: string) => personM[bad.personIds.indexOf(id)] ?? 0;
@@ -167,7 +156,7 @@ function badFrame({ scene, pair }: Solution, spreads: Spreads): Shot {
 			...one,
 			eyeMidpoint: along(one.eyeMidpoint, pose.axis, shiftOf(one.id))
 		})),
-		choices: { ...shot.choices, fNumberExact: pair.fNumber, focus: { depthM } }
+		choices: { ...shot.choices, fNumberExact: take.fNumber, focus: { depthM } }
 	};
 }
 

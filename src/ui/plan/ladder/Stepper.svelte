@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { fStop } from '../../shared/words';
+	import { fStop } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';
 
 	/** One rung large, with minus and plus: the ladder under a thumb. */

@@ -1,17 +1,18 @@
 import type { State } from '$core/format/plan';
-import { diffractionMm } from '$core/optics/blur';
 import { engraved } from '$core/optics/fNumber';
-import { engravedIso, shutterWords } from '$core/light/dials';
-import type { Exposure, LightFlag } from '$core/light/exposure';
-import { rowName } from '$core/scene/rows';
+import { engravedIso } from '$core/light/dials';
+import { shutterWords } from '$words/light';
+import type { Exposure } from '$core/light/exposure';
+import type { LightFlag } from '$core/format/plan';
+import { rowName } from '$words/rows';
 import { stateOf } from '$core/sharpness/state';
-import { faceRatios } from '$core/solve/ladder';
-import { exposureOf } from '$core/solve/light';
-import { thingResults, type Solution } from '$core/solve/solve';
-import type { ObjectRef } from '../plan.svelte';
-import type { OddsTable } from '../../../workers/odds';
-import { oddsAt } from '../odds/odds.svelte';
-import { FLAG_WORDS } from '../setup/lightWords';
+import { exposureOf } from '$core/study/light';
+import type { Solution } from '$core/study/plan';
+import { faceRatios, isDiffracted, thingResults } from '$core/study/take';
+import { personName } from '$words/names';
+import type { OddsTable } from '../../../workers/ports';
+import { oddsAt, type ObjectRef } from '../plan.svelte';
+import { FLAG_WORDS } from '$words/light';
 
 /** The ladder as a table: one column per f-number, one line per row of people and per thing. */
 
@@ -54,20 +55,19 @@ export function ladderTable(
 	opened: ObjectRef | null,
 	odds?: OddsTable | null
 ): LadderTable {
-	const { rungs, scene, pickRung } = solution;
-	const ratios = rungs.map((pair) => faceRatios(scene, pair));
-	const things = rungs.map((pair) => thingResults(scene, pair));
-	const columns = rungs.map(({ candidate, fNumber }, i) => ({
-		fNumber: engraved(fNumber),
-		fNumberExact: fNumber,
-		isPick: i === pickRung,
-		isDiffracted: diffractionMm(candidate.focus, fNumber) > scene.toleranceMm
+	const { rungs, scene, shot, pick } = solution.study;
+	const ratios = rungs.map(faceRatios);
+	const things = rungs.map(thingResults);
+	const columns = rungs.map((take) => ({
+		fNumber: engraved(take.fNumber),
+		fNumberExact: take.fNumber,
+		isPick: take.fNumber === pick?.fNumber,
+		isDiffracted: isDiffracted(take)
 	}));
 
-	const name = (id: string) => scene.shot.people.find((one) => one.id === id)?.name ?? id;
 	const faceLine = (personId: string): Line => ({
 		key: personId,
-		label: name(personId),
+		label: personName(shot, personId),
 		ref: { kind: 'person', id: personId },
 		isSingle: true,
 		cells: ratios.map((all) => {
@@ -94,7 +94,7 @@ export function ladderTable(
 			{ key: `row ${first}`, label, ref: { kind: 'row', id: first }, isSingle: false, cells }
 		];
 	});
-	const thingLines = scene.shot.things
+	const thingLines = shot.things
 		.filter(({ intent }) => intent !== 'any')
 		.map(({ id, label }): Line => ({
 			key: id,
@@ -113,7 +113,7 @@ export function ladderTable(
 }
 
 /** Good frames in a hundred. */
-function oddsLine({ rungs }: Solution, odds: OddsTable | null): Line {
+function oddsLine({ study: { rungs } }: Solution, odds: OddsTable | null): Line {
 	return {
 		key: 'odds',
 		label: 'good frames, %',
@@ -128,9 +128,9 @@ function oddsLine({ rungs }: Solution, odds: OddsTable | null): Line {
 }
 
 /** Shutter and ISO, with flash its power instead; nothing while nothing is known of the light. */
-function lightLines({ rungs, scene }: Solution): Line[] {
-	const exposures = rungs.map((pair) => exposureOf(scene, pair));
-	if (!scene.shot.light) return [];
+function lightLines({ study: { rungs, shot } }: Solution): Line[] {
+	if (!shot.light) return [];
+	const exposures = rungs.map(exposureOf);
 	const line = (
 		key: string,
 		label: string,
@@ -152,7 +152,7 @@ function lightLines({ rungs, scene }: Solution): Line[] {
 		})
 	});
 	const iso = line('iso', 'ISO', ['iso-high'], (one) => String(engravedIso(one.iso)));
-	if (scene.shot.light.mode === 'flash') {
+	if (shot.light.mode === 'flash') {
 		const power = line(
 			'power',
 			'flash power, 1/',

@@ -1,32 +1,37 @@
 <script lang="ts">
-	import { Answer } from '../../shared/answer.svelte';
+	import { supportWords } from '$words/options';
+	import { Asking } from '../../shared/asking.svelte';
+	import AskedInVain from '../../shared/AskedInVain.svelte';
 	import Choice from '../../shared/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
-	import { oddsService } from '../../../workers/odds';
-	import { SUPPORT_OPTIONS } from '../cards/options';
-	import type { PlanView } from '../plan.svelte';
+	import { oddsPort } from '../../../workers/ports';
+	import { oddsAt, type PlanView } from '../plan.svelte';
 	import FNumberChart from '../verdict/FNumberChart.svelte';
-	import { oddsAt } from './odds.svelte';
-	import { aboutShare, between, causeSentence, framesSentence, hardestSentence } from './oddsWords';
+	import {
+		aboutShare,
+		between,
+		causeSentence,
+		framesSentence,
+		hardestSentence,
+		HELP_WORDS
+	} from '$words/odds';
+	import { personName } from '$words/names';
 
 	/** How many frames to take, what spoils them, and what would help. */
 	let { plan }: { plan: PlanView } = $props();
 
 	const shot = $derived(plan.shot);
-	const table = $derived(plan.oddsTable);
+	const table = $derived(plan.odds.answer);
 	const odds = $derived(oddsAt(table, plan.solution?.plan.fNumberExact ?? null));
-	const question = $derived(plan.oddsQuestion);
-	const answer = new Answer((asked: typeof question) => oddsService().details(asked));
-	$effect(() => answer.ask(question));
-	const details = $derived(answer.to(question));
+	const asked = new Asking(oddsPort, 'details', () => plan.oddsQuestion);
+	const details = $derived(asked.answer);
 	const fNumbers = $derived(table?.rungs.map(({ fNumberExact }) => fNumberExact) ?? []);
 	const lines = $derived(
 		(details?.supports ?? []).map(({ support, shares }) => ({
-			name: SUPPORT_OPTIONS.find(({ value }) => value === support)?.text ?? support,
+			name: supportWords(support),
 			y: shares.map((share) => share * 100)
 		}))
 	);
-	const nameOf = (id: string) => shot.people.find((one) => one.id === id)?.name ?? id;
 	const worstPeople = $derived(
 		odds?.people.toSorted((a, b) => a.share - b.share).slice(0, 5) ?? []
 	);
@@ -39,7 +44,9 @@
 </script>
 
 <h3>The odds</h3>
-{#if !odds}
+{#if plan.odds.problem}
+	<AskedInVain asked={plan.odds} what="the odds" />
+{:else if !odds}
 	<p>Counting frames…</p>
 {:else}
 	<p>
@@ -60,7 +67,7 @@
 			<tbody>
 				{#each worstPeople as one (one.personId)}
 					<tr>
-						<th scope="row"><bdi>{nameOf(one.personId)}</bdi></th>
+						<th scope="row"><bdi>{personName(shot, one.personId)}</bdi></th>
 						<td>good in {aboutShare(one.share)}</td>
 						<td>{between(one)}</td>
 					</tr>
@@ -68,13 +75,14 @@
 			</tbody>
 		</table>
 	{/if}
+	<AskedInVain {asked} what="what would help" />
 	{#if details}
 		<table>
 			<caption>what would help</caption>
 			<tbody>
-				{#each details.helps as { words, share } (words)}
+				{#each details.helps as { kind, share } (kind)}
 					<tr>
-						<th scope="row">{words}</th>
+						<th scope="row">{HELP_WORDS[kind]}</th>
 						<td>{aboutShare(share)}</td>
 						<td>{gainWords(share)}</td>
 					</tr>

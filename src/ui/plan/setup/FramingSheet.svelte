@@ -1,33 +1,30 @@
 <script lang="ts">
 	import type { Part } from '$core/anatomy/figure';
-	import { imageDistanceMm } from '$core/optics/thinLens';
+	import { imageDistanceMm } from '$core/geometry/thinLens';
 	import { impressionOf, nosePerspective, USUAL_M } from '$core/optics/perspective';
-	import { backgroundWidthM, edgesOf, faceShare } from '$core/scene/edges';
+	import { backgroundWidthM, edgesOf, faceShare } from '$core/arrange/edges';
 	import {
 		aimed,
 		frameByFocal,
 		frameByPlace,
 		type Framing,
 		type FramingResult
-	} from '$core/scene/framing';
-	import { cameraPose, seenFrom } from '$core/scene/camera';
+	} from '$core/arrange/framing';
+	import { cameraPose, seenFrom } from '$core/geometry/camera';
+	import { framingProblemText, PART_OPTIONS } from '$words/framing';
+	import { isZoom } from '$core/optics/zoom';
 	import Choice from '../../shared/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { distance, namesOf, shareInWords } from '../../shared/words';
+	import { distance, shareInWords } from '$words/numbers';
+	import { namesOf } from '$words/names';
 	import type { PlanView } from '../plan.svelte';
 
 	/** How large people stand in the picture, and moving the camera or the zoom until they do. */
 	let { plan }: { plan: PlanView } = $props();
 
-	const PARTS = [
-		{ value: 'face', text: 'face' },
-		{ value: 'head-and-shoulders', text: 'head and shoulders' },
-		{ value: 'waist-up', text: 'waist up' },
-		{ value: 'full-length', text: 'full length' }
-	] as const;
 	const EVERYONE = 'everyone';
 
 	const shot = $derived(plan.shot);
@@ -46,14 +43,14 @@
 		personIds: shot.people.some(({ id }) => id === who) ? [who] : [],
 		margin: marginPercent / 100
 	});
-	const isZoom = $derived(shot.lens.focalMm[1] > shot.lens.focalMm[0]);
+	const zooms = $derived(isZoom(shot.lens));
 
 	function take(result: FramingResult) {
 		refusal = result.ok
 			? result.isLoose
 				? `Even at ${shot.lens.focalMm[1]} mm there is more room than that: step nearer, or crop.`
 				: ''
-			: result.text;
+			: framingProblemText(result.problem, units);
 		if (result.ok) plan.change({ ...shot, camera: result.camera });
 	}
 
@@ -95,7 +92,7 @@
 </script>
 
 <div class="stack">
-	<Choice label="show" options={PARTS} value={part} onchoose={(next) => (part = next)} />
+	<Choice label="show" options={PART_OPTIONS} value={part} onchoose={(next) => (part = next)} />
 	<div class="fields">
 		<Pick
 			label="of"
@@ -121,8 +118,8 @@
 		<button
 			class="knob"
 			type="button"
-			disabled={!isZoom}
-			title={isZoom ? undefined : 'This lens does not zoom'}
+			disabled={!zooms}
+			title={zooms ? undefined : 'This lens does not zoom'}
 			onclick={() => take(frameByFocal(shot, framing))}>Zoom from here</button
 		>
 		<button

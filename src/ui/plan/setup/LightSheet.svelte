@@ -1,16 +1,18 @@
 <script lang="ts">
 	import type { Shot } from '$core/format/shot';
-	import { isoWords } from '$core/light/dials';
-	import { ev100Of, LIGHT_WORDS } from '$core/light/ev';
-	import { LIGHT_FLAGS } from '$core/light/exposure';
+	import { isoWords } from '$words/light';
+	import { ev100Of } from '$core/light/ev';
+	import { LIGHT_WORDS } from '$words/light';
+	import { reasonText } from '$words/reasons';
+	import { settings } from '../../shared/settings.svelte';
 	import Choice from '../../shared/Choice.svelte';
 	import Length from '../../shared/Length.svelte';
 	import Named from '../../shared/Named.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
 	import Pick from '../../shared/Pick.svelte';
-	import { fStop } from '../../shared/words';
+	import { fStop } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';
-	import { exposureWords, wordsOfEv } from './lightWords';
+	import { exposureWords, wordsOfEv } from '$words/light';
 
 	/** How much light there is, or which flash, and what may give. */
 	let { plan }: { plan: PlanView } = $props();
@@ -65,13 +67,9 @@
 	}
 
 	const told = $derived(
-		(plan.shown?.plan.reasons ?? []).filter(
-			({ code }) =>
-				code === 'shutter' ||
-				code === 'frozen' ||
-				code === 'group-shutter' ||
-				(LIGHT_FLAGS as readonly string[]).includes(code)
-		)
+		(plan.shown?.plan.reasons ?? [])
+			.filter(({ topic }) => topic === 'light')
+			.map((reason) => reasonText(reason, shot, settings.units))
 	);
 </script>
 
@@ -206,7 +204,7 @@
 			</p>
 		{/if}
 		<ul>
-			{#each told as { code, text } (code + text)}<li><Named {text} {shot} /></li>{/each}
+			{#each told as text (text)}<li><Named {text} {shot} /></li>{/each}
 		</ul>
 		{#if light}
 			<p class="body">

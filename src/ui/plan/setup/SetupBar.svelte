@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import type { PlanView } from '../plan.svelte';
-	import { lightInShort } from './lightWords';
+	import { lightInShort } from '$words/light';
 
 	/** The rest of the set-up, each behind a button that says how it stands. */
 	let { plan }: { plan: PlanView } = $props();

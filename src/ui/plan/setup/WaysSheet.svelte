@@ -1,13 +1,16 @@
 <script lang="ts">
-	import type { BestFor, Way } from '$core/solve/ways';
+	import type { BestFor, LensWay } from '$core/advice/lensWays';
+	import { isZoom } from '$core/optics/zoom';
 	import { impressionOf } from '$core/optics/perspective';
 	import { engraved } from '$core/optics/fNumber';
-	import { setupService } from '../../../workers/setup';
-	import { Answer } from '../../shared/answer.svelte';
+	import { advicePort } from '../../../workers/ports';
+	import { Asking } from '../../shared/asking.svelte';
+	import AskedInVain from '../../shared/AskedInVain.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { distance, fStop, namesOf, smallLength } from '../../shared/words';
+	import { distance, fStop, smallLength } from '$words/numbers';
+	import { namesOf } from '$words/names';
 	import type { PlanView } from '../plan.svelte';
-	import { exposureWords, FLAG_WORDS } from './lightWords';
+	import { exposureWords, FLAG_WORDS } from '$words/light';
 	import PlaceLimits from './PlaceLimits.svelte';
 
 	/** The same picture with every lens of the kit, each from the place it needs. */
@@ -16,11 +19,8 @@
 	const shot = $derived(plan.shot);
 	const units = $derived(settings.units);
 	const question = $derived({ shot, lenses: plan.lenses, spreads: plan.spreads });
-	const answer = new Answer(({ shot, lenses, spreads }: typeof question) =>
-		setupService().ways(shot, lenses, spreads)
-	);
-	$effect(() => answer.ask(question));
-	const ways = $derived(answer.to(question));
+	const asked = new Asking(advicePort, 'ways', () => question);
+	const ways = $derived(asked.answer);
 
 	type Key = 'lens' | 'distance' | 'fNumber' | 'held' | 'background' | 'face' | 'light';
 	let sortedBy = $state<Key>('distance');
@@ -34,7 +34,7 @@
 		{ key: 'face', text: 'a face reads' },
 		...(shot.light ? [{ key: 'light' as const, text: 'shutter and ISO' }] : [])
 	]);
-	function rank(way: Way): number {
+	function rank(way: LensWay): number {
 		switch (sortedBy) {
 			case 'lens':
 				return way.focalMm;
@@ -71,18 +71,18 @@
 		strong: 'strong',
 		distorted: 'distorted'
 	} as const;
-	const isOwn = (way: Way) =>
+	const isOwn = (way: LensWay) =>
 		way.lens.name === shot.lens.name && way.focalMm === shot.camera.focalMm;
 
 	const names = (ids: readonly string[], list: readonly { id: string; name: string }[]) =>
 		namesOf(ids.map((id) => list.find((one) => one.id === id)?.name ?? id));
 	const things = $derived(shot.things.map(({ id, label }) => ({ id, name: label })));
-	function moveWords({ backM }: Way): string {
+	function moveWords({ backM }: LensWay): string {
 		if (Math.abs(backM) < 0.05) return 'from here';
 		return `${smallLength(backM, units)} ${backM > 0 ? 'farther back' : 'nearer'}`;
 	}
 
-	function take(way: Way) {
+	function take(way: LensWay) {
 		plan.change(way.shot);
 		onclose();
 	}
@@ -90,8 +90,8 @@
 
 <div class="sheet">
 	<PlaceLimits {plan} />
-	{#if answer.problem}
-		<p role="alert">The ways could not be worked out: {answer.problem}</p>
+	{#if asked.problem}
+		<AskedInVain {asked} what="other lenses" />
 	{:else if !ways}
 		<p>Trying every lens of your kit…</p>
 	{:else}
@@ -116,7 +116,7 @@
 						<tr class:own={isOwn(way)} class:out={way.isOutOfRoom || way.fNumber === null}>
 							<th scope="row">
 								<bdi>{way.lens.name}</bdi>
-								{#if way.lens.focalMm[1] > way.lens.focalMm[0]}at {Math.round(way.focalMm)} mm{/if}
+								{#if isZoom(way.lens)}at {Math.round(way.focalMm)} mm{/if}
 								{#each way.bestFor as best (best)}<span class="best">{BEST[best]}</span>{/each}
 							</th>
 							<td>

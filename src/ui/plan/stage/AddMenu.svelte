@@ -12,7 +12,7 @@
 		addWalker,
 		depthThatFits,
 		USUAL_ROWS
-	} from '$core/scene/arrange';
+	} from '$core/arrange/arrange';
 	import Length from '../../shared/Length.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import GuestPicker from './GuestPicker.svelte';
@@ -31,7 +31,7 @@
 
 	/** Newcomers stand where the others are, or where a half-length portrait would be. */
 	const depthM = $derived.by(() => {
-		const rows = plan.solution?.scene.rows ?? [];
+		const rows = plan.solution?.study.scene.rows ?? [];
 		return (
 			rows[0]?.depthM ?? Math.max(plan.shot.lens.closestFocusM, plan.shot.camera.focalMm * 0.04)
 		);

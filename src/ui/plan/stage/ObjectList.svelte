@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { LIMITS, type Person, type Shot, type Thing } from '$core/format/shot';
-	import type { Vec3 } from '$core/scene/vector';
+	import type { Vec3 } from '$core/geometry/vector';
 	import Length from '../../shared/Length.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
 	import Pick from '../../shared/Pick.svelte';
-	import { INTENT_OPTIONS, KEEP_OPTIONS, NEED_OPTIONS } from '../cards/options';
+	import { INTENT_OPTIONS, KEEP_OPTIONS, NEED_OPTIONS } from '$words/options';
 	import CameraCard from '../cards/CameraCard.svelte';
 	import { changeCamera, changePerson, changeThing, removeObject } from '../edits';
 	import type { PlanView } from '../plan.svelte';

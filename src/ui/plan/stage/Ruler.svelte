@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Vec3 } from '$core/scene/vector';
-	import { fromUnits, type Units } from '../../shared/words';
+	import type { Vec3 } from '$core/geometry/vector';
+	import { fromUnits, type Units } from '$words/numbers';
 	import { rulerStep, toPx, type StageView } from './stageView';
 
 	/** Distance from the camera, along the pane's edge. */

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { lookAt } from '$core/solve/scene';
 	import { reusing } from '../../shared/reuse';
 	import { settings } from '../../shared/settings.svelte';
 	import CardPlace from '../cards/CardPlace.svelte';
@@ -50,8 +49,8 @@
 		heightPx
 	} as const);
 	const shot = $derived(plan.shot);
-	const scene = $derived(plan.shown?.scene ?? lookAt(shot));
-	const pair = $derived(plan.shown?.pair ?? null);
+	const scene = $derived(plan.drawable.scene);
+	const take = $derived(plan.drawable.take);
 
 	/** Who and what is there: the stage fits itself anew when this changes, not while things move. */
 	const cast = $derived(
@@ -65,8 +64,8 @@
 	const view = $derived<StageView>(ownView ? { ...ownView, ...pane } : fitted);
 
 	const through = $derived(sliceThrough(shot));
-	const heads = $derived.by(reusing(() => headMarks(view, scene, pair)));
-	const line = $derived(pair ? focusLine(view, scene, pair, through) : []);
+	const heads = $derived.by(reusing(() => headMarks(view, scene, take)));
+	const line = $derived(take ? focusLine(view, take, through) : []);
 	const handle = $derived(planeHandle(view, line));
 	const objects = $derived(stageObjects(view, scene, heads, handle));
 	const wedge = $derived(frameWedge(view, scene.pose));
@@ -137,7 +136,7 @@
 	{#if showsFloor}
 		<StandingFloor {plan} {view} />
 	{:else}
-		<Zone {view} {scene} {pair} {through} />
+		<Zone {view} {take} {through} />
 	{/if}
 	<!-- an application: arrow keys go from object to object, as the hint says -->
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->

@@ -1,11 +1,12 @@
 <script lang="ts">
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
-	import type { Standpoint } from '$core/solve/standing';
-	import { setupService } from '../../../workers/setup';
-	import { Answer } from '../../shared/answer.svelte';
+	import type { Standpoint } from '$core/advice/standing';
+	import { advicePort } from '../../../workers/ports';
+	import { Asking } from '../../shared/asking.svelte';
+	import AskedInVain from '../../shared/AskedInVain.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { distance, fStop, smallLength } from '../../shared/words';
+	import { distance, fStop, smallLength } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';
 	import { toPx, toWorld, type StageView } from './stageView';
 
@@ -31,17 +32,16 @@
 	const cells = $derived(
 		Math.min(400, Math.max(24, Math.round((view.widthPx * view.heightPx) / CELL_PX ** 2)))
 	);
-	const question = $derived({ shot, lenses: plan.lenses, area: { ...area }, cells });
-	const answer = new Answer(({ shot, lenses, area, cells }: typeof question) =>
-		setupService().floor(shot, lenses, area, cells)
-	);
-	const REST_MS = 120;
-	$effect(() => {
-		const asked = question;
-		const timer = setTimeout(() => answer.ask(asked), REST_MS);
-		return () => clearTimeout(timer);
+	const question = $derived({
+		shot,
+		spreads: plan.spreads,
+		lenses: plan.lenses,
+		area: { ...area },
+		cells
 	});
-	const floor = $derived(answer.to(question));
+	const REST_MS = 120;
+	const asked = new Asking(advicePort, 'floor', () => question, REST_MS);
+	const floor = $derived(asked.answer);
 
 	const tiles = $derived.by(() => {
 		if (!floor) return [];
@@ -78,18 +78,12 @@
 	const ladder = $derived(plan.solution?.plan.ladder ?? []);
 	let wanted = $state('');
 	const wish = $derived(ladder.find(({ fNumber }) => String(fNumber) === wanted) ?? ladder[0]);
-	const hasRows = $derived((plan.solution?.scene.rows.length ?? 0) > 1);
-	const nearer = new Answer(({ shot, fNumber }: { shot: typeof question.shot; fNumber: number }) =>
-		setupService().backRowNearer(shot, fNumber)
+	const hasRows = $derived((plan.solution?.study.scene.rows.length ?? 0) > 1);
+	const nearerQuestion = $derived(
+		wish && hasRows ? { shot, spreads: plan.spreads, fNumberExact: wish.fNumberExact } : null
 	);
-	const nearerQuestion = $derived(wish && hasRows ? { shot, fNumber: wish.fNumberExact } : null);
-	$effect(() => {
-		const asked = nearerQuestion;
-		if (!asked) return;
-		const timer = setTimeout(() => nearer.ask(asked), REST_MS);
-		return () => clearTimeout(timer);
-	});
-	const byM = $derived(nearer.to(nearerQuestion));
+	const nearer = new Asking(advicePort, 'backRowNearer', () => nearerQuestion, REST_MS);
+	const byM = $derived(nearer.answer);
 	const reverse = $derived.by(() => {
 		if (!byM) return '…';
 		if (byM.metres === null) return 'not even one row would hold';
@@ -123,6 +117,7 @@
 	{/each}
 </svg>
 <div class="legend">
+	<AskedInVain {asked} what="where to stand" />
 	<p role="status">
 		{#if !floor}Trying the camera everywhere…
 		{:else if best?.needed != null}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Thing } from '$core/format/shot';
-	import type { CameraPose } from '$core/scene/camera';
+	import type { CameraPose } from '$core/geometry/camera';
 	import { thingStroke } from './stageScene';
 	import type { StageView } from './stageView';
 

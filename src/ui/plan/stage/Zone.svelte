@@ -1,7 +1,6 @@
 <script lang="ts">
-	import type { Vec3 } from '$core/scene/vector';
-	import type { Pair } from '$core/solve/candidates';
-	import type { Scene } from '$core/solve/scene';
+	import type { Vec3 } from '$core/geometry/vector';
+	import type { Take } from '$core/study/take';
 	import { settings } from '../../shared/settings.svelte';
 	import type { StageView } from './stageView';
 	import { paintZone } from './zone';
@@ -9,12 +8,11 @@
 	/** The sharp zone under the stage's drawing, fading out as the real ratio does. */
 	interface Props {
 		view: StageView;
-		scene: Scene;
-		pair: Pair | null;
+		take: Take | null;
 		through: Vec3;
 	}
 
-	let { view, scene, pair, through }: Props = $props();
+	let { view, take, through }: Props = $props();
 
 	let canvas = $state<HTMLCanvasElement>();
 	/** Asked for once a look, since asking makes the browser work out every style. */
@@ -24,7 +22,7 @@
 	});
 
 	$effect(() => {
-		if (canvas) paintZone(canvas, view, scene, pair, through, rgb);
+		if (canvas) paintZone(canvas, view, take, through, rgb);
 	});
 </script>
 

@@ -1,9 +1,9 @@
 import type { Flat } from '$core/anatomy/outline';
 import type { Shot } from '$core/format/shot';
-import { degrees, wrapDeg } from '$core/scene/angle';
+import { degrees, wrapDeg } from '$core/geometry/angle';
 import { planeThrough } from '$core/optics/focus';
-import { seenFrom } from '$core/scene/camera';
-import type { Scene } from '$core/solve/scene';
+import { seenFrom } from '$core/geometry/camera';
+import type { Scene } from '$core/study/scene';
 import { changeCamera, changePerson, moveObject, rowPeople, turnObject } from '../edits';
 import { PLANE, sameObject, type ObjectRef, type PlanView } from '../plan.svelte';
 import type { StageObject } from './stageScene';

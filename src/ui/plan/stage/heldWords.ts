@@ -1,7 +1,7 @@
 import type { Shot } from '$core/format/shot';
-import { seenFrom } from '$core/scene/camera';
-import type { Scene } from '$core/solve/scene';
-import { distance, smallLength, type Units } from '../../shared/words';
+import { seenFrom } from '$core/geometry/camera';
+import type { Scene } from '$core/study/scene';
+import { distance, smallLength, type Units } from '$words/numbers';
 import { placeOf } from '../edits';
 import type { ObjectRef } from '../plan.svelte';
 

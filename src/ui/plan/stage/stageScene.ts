@@ -3,15 +3,15 @@ import { flatOutline, type Flat, type Outline } from '$core/anatomy/outline';
 import type { Sighting } from '$core/anatomy/sight';
 import type { Shot, Thing } from '$core/format/shot';
 import type { State } from '$core/format/plan';
-import { imageDistanceMm } from '$core/optics/thinLens';
-import { radians } from '$core/scene/angle';
-import { focusCurve } from '$core/scene/focusCurve';
-import { worldPoint, type CameraPose } from '$core/scene/camera';
-import { rowName } from '$core/scene/rows';
-import { along, type Vec3 } from '$core/scene/vector';
-import { faceRatios } from '$core/solve/ladder';
-import type { Pair } from '$core/solve/candidates';
-import type { Scene } from '$core/solve/scene';
+import { imageDistanceMm } from '$core/geometry/thinLens';
+import { mean } from '$core/numeric/mean';
+import { radians } from '$core/geometry/angle';
+import { focusCurve } from '$core/optics/focusCurve';
+import { worldPoint, type CameraPose } from '$core/geometry/camera';
+import { rowName } from '$words/rows';
+import { along, meanPoint, type Vec3 } from '$core/geometry/vector';
+import type { Scene } from '$core/study/scene';
+import { faceRatios, type Take } from '$core/study/take';
 import { stateOf } from '$core/sharpness/state';
 import { CAMERA, PLANE, type ObjectRef } from '../plan.svelte';
 import { drawn, toPx, type StageView } from './stageView';
@@ -42,9 +42,7 @@ const LEAST_HEAD_PX = 5.5;
 export function sliceThrough(shot: Shot): Vec3 {
 	const counted =
 		shot.people.length > 0 ? shot.people.map((p) => p.eyeMidpoint) : [shot.camera.position];
-	const mean = (axis: keyof Vec3) =>
-		counted.reduce((sum, place) => sum + place[axis], 0) / counted.length;
-	return { x: mean('x'), y: mean('y'), z: mean('z') };
+	return meanPoint(counted);
 }
 
 /** Things up to this many times as far as the people are fitted into the pane; the rest by zooming out. */
@@ -62,15 +60,15 @@ export function fittedPoints(shot: Shot): Vec3[] {
 	return [...near, ...things, ahead, ground];
 }
 
-export function headMarks(view: StageView, scene: Scene, pair: Pair | null): HeadMark[] {
-	const ratios = pair ? faceRatios(scene, pair) : new Map<string, number>();
-	return scene.sightings.map((sighting) => headMark(view, sighting, pair, ratios));
+export function headMarks(view: StageView, scene: Scene, take: Take | null): HeadMark[] {
+	const ratios = take ? faceRatios(take) : new Map<string, number>();
+	return scene.sightings.map((sighting) => headMark(view, sighting, take, ratios));
 }
 
 function headMark(
 	view: StageView,
 	{ person, head, nearEye, eyes }: Sighting,
-	pair: Pair | null,
+	take: Take | null,
 	ratios: ReadonlyMap<string, number>
 ): HeadMark {
 	const flat = flatOutline(head, (v) => drawn(view, v));
@@ -101,7 +99,7 @@ function headMark(
 		],
 		nearEye: eye ? at(along(base, head.left, eyeSide * wide * 0.42)) : null,
 		state: ratio === undefined ? null : stateOf(ratio),
-		isFocus: pair?.candidate.personId === person.id
+		isFocus: take?.candidate.personId === person.id
 	};
 }
 
@@ -136,7 +134,8 @@ const FAN_DEG = 70;
 const FAN_STEPS = 56;
 
 /** The surface of focus where it crosses the slice, px. */
-export function focusLine(view: StageView, scene: Scene, pair: Pair, through: Vec3): Flat[] {
+export function focusLine(view: StageView, take: Take, through: Vec3): Flat[] {
+	const { scene, candidate } = take;
 	const { pose, shot } = scene;
 	const pan = radians(shot.camera.panDeg);
 	const tilt = radians(shot.camera.tiltDeg);
@@ -151,7 +150,7 @@ export function focusLine(view: StageView, scene: Scene, pair: Pair, through: Ve
 			? { x: Math.sin(pan + angle), y: 0, z: Math.cos(pan + angle) }
 			: { x: 0, y: Math.sin(tilt + angle), z: Math.cos(tilt + angle) }
 	);
-	return focusCurve(pose, pair.candidate.focus, start, directions).map((p) => toPx(view, p));
+	return focusCurve(pose, candidate.focus, start, directions).map((p) => toPx(view, p));
 }
 
 /** Where the handle of the plane of focus sits: on its line, just inside the pane. */
@@ -193,8 +192,8 @@ export function turnHandleOf(
 
 function setOff(from: Flat, towards: Flat, byPx: number): Flat {
 	// seen end on a direction has no length to speak of
-	const length = Math.max(0.3, Math.hypot(towards.x, towards.y));
-	return { x: from.x + (towards.x / length) * byPx, y: from.y + (towards.y / length) * byPx };
+	const sizePx = Math.max(0.3, Math.hypot(towards.x, towards.y));
+	return { x: from.x + (towards.x / sizePx) * byPx, y: from.y + (towards.y / sizePx) * byPx };
 }
 
 /** Size of a row's label, px. */
@@ -213,9 +212,7 @@ function rowLabels(view: StageView, scene: Scene): StageObject[] {
 			const person = scene.shot.people.find(({ id }) => id === personId);
 			return person ? [toPx(view, person.eyeMidpoint)] : [];
 		});
-		const mean = (axis: keyof Flat) =>
-			places.reduce((sum, place) => sum + place[axis], 0) / places.length;
-		return runsUp ? mean('y') : mean('x');
+		return mean(places.map(({ x, y }) => (runsUp ? y : x)));
 	});
 	const sizePx = (runsUp ? LABEL_PX.height : LABEL_PX.width) + 2;
 	const spreadOut = spread(middles, sizePx);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { solve } from '$core/solve/solve';
+import { solve, takeOf } from '$tests/support/solved';
 import { sampleDay } from '$data/sampleDay';
 import { ahead, EYE_M, person, shotOf } from '$tests/support/shots';
 import { heldWords } from './heldWords';
@@ -114,13 +114,14 @@ describe('what is on the stage', () => {
 			person('c', [0, EYE_M + 0.4, 4.8], { row: 2 })
 		]
 	});
-	const { scene, pair, plan } = solve(shot);
-	if (!pair) throw new Error('no pick');
+	const { study, take, plan } = solve(shot);
+	const { scene } = study;
+	if (!take) throw new Error('no pick');
 	const view = fit(PANES[0], fittedPoints(shot));
 
 	it('the line of focus goes through the eye that is focused on', () => {
 		const through = sliceThrough(shot);
-		const line = focusLine(view, scene, pair, { ...through, y: EYE_M });
+		const line = focusLine(view, take, { ...through, y: EYE_M });
 		const xs = line.map(({ x }) => x);
 		// a level camera and a flat field: a straight line across at the focused depth
 		expect(Math.max(...xs) - Math.min(...xs)).toBeLessThan(0.01);
@@ -131,15 +132,14 @@ describe('what is on the stage', () => {
 	});
 
 	it('from the side it leans with a tilted camera', () => {
-		const tilted = solve(
+		const tilted = takeOf(
 			shotOf({
 				people: [ahead('a', 5)],
 				camera: { position: { x: 0, y: 3.5, z: 0 }, tiltDeg: -20 }
 			})
 		);
-		if (!tilted.pair) throw new Error('no pick');
 		const side = fit(PANES[2], fittedPoints(tilted.scene.shot));
-		const line = focusLine(side, tilted.scene, tilted.pair, sliceThrough(tilted.scene.shot));
+		const line = focusLine(side, tilted, sliceThrough(tilted.scene.shot));
 		const [first, last] = [line[0], line.at(-1)];
 		if (!first || !last) throw new Error('no line');
 		// the higher end lies farther away: 20 degrees off the vertical
@@ -149,15 +149,15 @@ describe('what is on the stage', () => {
 
 	it('heads keep a size one can see, and near eyes are marked', () => {
 		const far = { ...view, pxPerM: 5 };
-		for (const mark of headMarks(far, scene, pair)) {
+		for (const mark of headMarks(far, scene, take)) {
 			expect(mark.outline.ry).toBeGreaterThanOrEqual(5.4);
 			expect(mark.nearEye).not.toBeNull();
 		}
-		expect(headMarks(view, scene, pair).filter(({ isFocus }) => isFocus)).toHaveLength(1);
+		expect(headMarks(view, scene, take).filter(({ isFocus }) => isFocus)).toHaveLength(1);
 	});
 
 	it('everything that can be taken hold of: camera, people, rows, the plane', () => {
-		const heads = headMarks(view, scene, pair);
+		const heads = headMarks(view, scene, take);
 		const objects = stageObjects(view, scene, heads, { x: 1, y: 1 });
 		expect(objects.map(({ ref, label }) => `${ref.kind} ${label}`)).toEqual([
 			'camera camera',
@@ -176,8 +176,8 @@ describe('what is on the stage', () => {
 			const solution = solve(each);
 			for (const pane of PANES) {
 				const small = fit(pane, fittedPoints(each));
-				const heads = headMarks(small, solution.scene, solution.pair);
-				const labels = stageObjects(small, solution.scene, heads, null).filter(
+				const heads = headMarks(small, solution.study.scene, solution.take);
+				const labels = stageObjects(small, solution.study.scene, heads, null).filter(
 					({ ref }) => ref.kind === 'row'
 				);
 				labels.slice(1).forEach(({ at }, i) => {

@@ -1,5 +1,5 @@
 import type { Flat } from '$core/anatomy/outline';
-import type { Vec3 } from '$core/scene/vector';
+import type { Vec3 } from '$core/geometry/vector';
 
 /**
  * How the world is laid on the pane: from above, with depth to the right in a wide pane and upwards

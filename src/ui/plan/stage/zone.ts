@@ -1,9 +1,7 @@
-import { defocusMm } from '$core/optics/blur';
-import { vergenceError } from '$core/optics/focus';
-import { isInFrame, seenFrom } from '$core/scene/camera';
-import type { Vec3 } from '$core/scene/vector';
-import type { Pair } from '$core/solve/candidates';
-import type { Scene } from '$core/solve/scene';
+import { defocusAt } from '$core/optics/blur';
+import { isInFrame, seenFrom } from '$core/geometry/camera';
+import type { Vec3 } from '$core/geometry/vector';
+import type { Take } from '$core/study/take';
 import { toWorld, type StageView } from './stageView';
 
 /** The sharp zone as a wash whose strength follows the real ratio. */
@@ -24,8 +22,7 @@ const OUTSIDE = 0.35;
 export function paintZone(
 	canvas: HTMLCanvasElement,
 	view: StageView,
-	scene: Scene,
-	pair: Pair | null,
+	take: Take | null,
 	through: Vec3,
 	rgb: string
 ): void {
@@ -36,15 +33,14 @@ export function paintZone(
 	const context = canvas.getContext('2d', { willReadFrequently: true });
 	if (!context || columns === 0 || rows === 0) return;
 	const image = context.createImageData(columns, rows);
-	if (pair) fill(image, view, scene, pair, through, rgb);
+	if (take) fill(image, view, take, through, rgb);
 	context.putImageData(image, 0, 0);
 }
 
 function fill(
 	{ data, width, height }: ImageData,
 	view: StageView,
-	{ pose, toleranceMm }: Scene,
-	{ candidate: { focus }, fNumber }: Pair,
+	{ scene: { pose, toleranceMm }, candidate: { focus }, fNumber }: Take,
 	through: Vec3,
 	rgb: string
 ): void {
@@ -71,8 +67,7 @@ function fill(
 			seen.upM = upM + column * upStep;
 			seen.distanceM = Math.sqrt(seen.depthM ** 2 + seen.rightM ** 2 + seen.upM ** 2);
 			seen.cosOffAxis = seen.depthM / seen.distanceM;
-			const error = vergenceError(focus, seen.depthM, seen.cosOffAxis);
-			const ratio = defocusMm(focus, fNumber, error) / toleranceMm;
+			const ratio = defocusAt(focus, fNumber, seen) / toleranceMm;
 			if (ratio >= FADED_RATIO) continue;
 			const strength = STRONGEST * (1 - ratio / FADED_RATIO);
 			data[at] = r;

@@ -1,6 +1,7 @@
 <script lang="ts">
-	import { faceRatios } from '$core/solve/ladder';
-	import type { Solution } from '$core/solve/solve';
+	import { faceRatios } from '$core/study/take';
+	import { personName } from '$words/names';
+	import type { Solution } from '$core/study/plan';
 	import FNumberChart from './FNumberChart.svelte';
 
 	/** Ratio against f-number, one line per face, with the focus as it is. */
@@ -10,11 +11,11 @@
 	const LEAST_RATIO = 0.005;
 	const fNumbers = $derived(solution.plan.ladder.map(({ fNumberExact }) => fNumberExact));
 	const lines = $derived.by(() => {
-		const { scene, pair } = solution;
-		if (!pair) return [];
-		const atF1 = faceRatios(scene, { ...pair, fNumber: 1 });
+		const { study, take } = solution;
+		if (!take) return [];
+		const atF1 = faceRatios({ ...take, fNumber: 1 });
 		return [...atF1].map(([id, ratio]) => ({
-			name: scene.shot.people.find((one) => one.id === id)?.name ?? id,
+			name: personName(study.shot, id),
 			y: fNumbers.map((fNumber) => Math.max(ratio / fNumber, LEAST_RATIO))
 		}));
 	});

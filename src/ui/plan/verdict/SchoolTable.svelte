@@ -3,43 +3,28 @@
 		schoolResults,
 		shutterSchools,
 		type Result,
-		type SchoolQuestion
-	} from '$core/solve/comparisons';
-	import { isoWords, shutterWords } from '$core/light/dials';
+		type SchoolOf
+	} from '$core/advice/comparisons';
 	import { engraved } from '$core/optics/fNumber';
-	import type { Solution } from '$core/solve/solve';
-	import { techniqueOf, type Way } from '$core/solve/technique';
+	import type { Solution } from '$core/study/plan';
+	import { techniqueOf } from '$core/study/technique';
+	import { FOCUS_WAYS, SCHOOL_QUESTIONS, SCHOOLS } from '$words/schools';
 	import { settings } from '../../shared/settings.svelte';
 	import Pick from '../../shared/Pick.svelte';
-	import { fStop, smallLength, stopsInWords } from '../../shared/words';
+	import { fStop, smallLength, stopsInWords } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';
-	import { exposureWords } from '../setup/lightWords';
+	import { exposureWords, isoWords, shutterWords } from '$words/light';
 
 	/** The schools that differ in a number, applied to this shot, side by side. */
 	let { plan, solution }: { plan: PlanView; solution: Solution } = $props();
 
 	const shot = $derived(plan.shot);
 	const units = $derived(settings.units);
-	const results = $derived(schoolResults(shot, plan.spreads));
-	const shutters = $derived(shutterSchools(shot, plan.spreads));
-	const ways = $derived(
-		solution.pair ? techniqueOf(solution.scene, solution.pair, solution.plan.free).ways : []
-	);
+	const results = $derived(schoolResults(solution.study));
+	const shutters = $derived(solution.take ? shutterSchools(solution.take) : []);
+	const ways = $derived(solution.take ? techniqueOf(solution.take, solution.plan.free).ways : []);
 
-	const QUESTIONS: readonly { question: SchoolQuestion; text: string }[] = [
-		{ question: 'how-wide', text: 'How wide' },
-		{ question: 'sharp', text: 'What is sharp' },
-		{ question: 'surface', text: 'The surface of focus' },
-		{ question: 'shutter', text: 'The shutter by hand' },
-		{ question: 'gives', text: 'What gives' }
-	];
-	const WAYS: Readonly<Record<Way, string>> = {
-		'move-point': 'move the point',
-		'reframe-wrists': 'lock and turn the wrists',
-		'reframe-body': 'lock and turn the upper body',
-		lean: 'lock and lean onto the computed plane',
-		manual: 'by hand, magnified'
-	};
+	const QUESTIONS = Object.keys(SCHOOL_QUESTIONS) as SchoolOf['question'][];
 
 	const TECHNIQUES = [
 		{ value: 'move-point', text: 'move the point' },
@@ -61,12 +46,13 @@
 <h3>The same shot by other schools</h3>
 <table>
 	<tbody>
-		{#each QUESTIONS as { question, text } (question)}
+		{#each QUESTIONS as question (question)}
 			{@const own = results.filter((one) => one.question === question)}
-			{#each own as { says, result, shot: changed, isOwn }, i (says)}
+			{#each own as { school, result, shot: changed, isOwn }, i (school)}
 				<tr class:own={isOwn}>
-					{#if i === 0}<th scope="rowgroup" rowspan={own.length}>{text}</th>{/if}
-					<th scope="row">{says}</th>
+					{#if i === 0}<th scope="rowgroup" rowspan={own.length}>{SCHOOL_QUESTIONS[question]}</th
+						>{/if}
+					<th scope="row">{SCHOOLS[school]}</th>
 					<td>{comes(result)}</td>
 					<td>
 						<span class={result.feasible ? 'is-sharp' : 'is-soft'}
@@ -90,9 +76,9 @@
 <h3>How slow the shutter may be</h3>
 <table>
 	<tbody>
-		{#each shutters as { says, shutterS, exposure } (says)}
+		{#each shutters as { school, shutterS, exposure } (school)}
 			<tr>
-				<th scope="row">{says}</th>
+				<th scope="row">{SCHOOLS[school]}</th>
 				<td>{shutterWords(shutterS)}</td>
 				<td>{exposure ? isoWords(exposure.iso) : ''}</td>
 			</tr>
@@ -106,7 +92,7 @@
 		<tbody>
 			{#each ways as { way, errorM, worstRatio, holds } (way)}
 				<tr>
-					<th scope="row">{WAYS[way]}</th>
+					<th scope="row">{FOCUS_WAYS[way]}</th>
 					<td
 						>{Math.abs(errorM) < 0.0005
 							? 'on the spot'

@@ -1,28 +1,28 @@
 <script lang="ts">
-	import type { Advice } from '$core/solve/advice';
-	import { setupService } from '../../../workers/setup';
-	import { Answer } from '../../shared/answer.svelte';
+	import type { Advice } from '$core/advice/advice';
+	import { adviceText } from '$words/advice';
+	import { advicePort } from '../../../workers/ports';
+	import { Asking } from '../../shared/asking.svelte';
+	import AskedInVain from '../../shared/AskedInVain.svelte';
 	import Named from '../../shared/Named.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import { settings } from '../../shared/settings.svelte';
+	import { ADVICE_REST_MS, type PlanView } from '../plan.svelte';
 
 	/** The best pieces of advice, each with its gain; one click applies, undo takes back. */
 	let { plan, most }: { plan: PlanView; most: number } = $props();
 
 	const shot = $derived(plan.shot);
-	const question = $derived({ shot, lenses: plan.lenses, spreads: plan.spreads });
-	const answer = new Answer(({ shot, lenses, spreads }: typeof question) =>
-		setupService().advice(shot, lenses, spreads)
+	const question = $derived(
+		shot.people.length + shot.things.length > 0
+			? { shot, lenses: plan.lenses, spreads: plan.spreads }
+			: null
 	);
-	const isAsked = $derived(shot.people.length + shot.things.length > 0);
-	/** Asked when the shot has come to rest for as long. */
-	const REST_MS = 60;
-	$effect(() => {
-		if (!isAsked) return;
-		const asked = question;
-		const timer = setTimeout(() => answer.ask(asked), REST_MS);
-		return () => clearTimeout(timer);
-	});
-	const advice = $derived(isAsked ? (answer.to(question) ?? []) : []);
+	const asked = new Asking(advicePort, 'advice', () => question, ADVICE_REST_MS);
+	const advice = $derived(
+		(asked.answer ?? [])
+			.slice(0, most)
+			.map((one) => ({ one, text: adviceText(one.data, shot, settings.units) }))
+	);
 
 	const take = (one: Advice) => plan.change(one.shot);
 </script>
@@ -31,12 +31,13 @@
 <div class="try" role="group" aria-label="Try instead">
 	{#if advice.length > 0}
 		<span class="label">try</span>
-		{#each advice.slice(0, most) as one (one.text)}
-			<button class="knob" type="button" title={one.text} onclick={() => take(one)}>
-				<span class="words"><Named text={one.text.replace(/\.$/, '')} {shot} /></span>
+		{#each advice as { one, text } (text)}
+			<button class="knob" type="button" title={text} onclick={() => take(one)}>
+				<span class="words"><Named text={text.replace(/\.$/, '')} {shot} /></span>
 			</button>
 		{/each}
 	{/if}
+	<AskedInVain {asked} what="advice" />
 </div>
 
 <style>

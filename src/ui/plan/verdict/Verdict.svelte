@@ -1,14 +1,13 @@
 <script lang="ts">
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import { ASKS_FOR_NOTHING } from '$core/solve/solve';
+	import { ASKS_FOR_NOTHING } from '$words/reasons';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import StateMark from '../../shared/StateMark.svelte';
-	import type { PlanView } from '../plan.svelte';
-	import { oddsAt } from '../odds/odds.svelte';
-	import { framesSentence } from '../odds/oddsWords';
-	import { costSentences } from './aboutWords';
-	import { verdictOf } from './verdict';
+	import { oddsAt, type PlanView } from '../plan.svelte';
+	import { framesSentence } from '$words/odds';
+	import { costSentences } from '$words/about';
+	import { verdictOf } from '$words/verdict';
 
 	/** One sentence one would say to an assistant; the reasons are one tap away. */
 	let { plan }: { plan: PlanView } = $props();
@@ -16,14 +15,17 @@
 	let isWhyOpen = $state(false);
 	const shown = $derived(plan.shown);
 	const verdict = $derived(shown && verdictOf(shown, settings.units));
-	const settled = $derived(plan.solution && verdictOf(plan.solution, settings.units));
-	const odds = $derived(oddsAt(plan.oddsTable, shown?.plan.fNumberExact ?? null));
+	/** Peeking is not announced. */
+	const settled = $derived(
+		plan.isPeeking ? plan.solution && verdictOf(plan.solution, settings.units) : verdict
+	);
+	const odds = $derived(oddsAt(plan.odds.answer, shown?.plan.fNumberExact ?? null));
 	const toTake = $derived.by(() => {
 		if (!shown?.plan.feasible) return '';
 		return odds ? framesSentence(odds) : 'How many frames to take is being counted.';
 	});
 	/** What the other pictures of an arrangement with an object would cost. */
-	const costs = $derived(costSentences(plan.shot, plan.aboutCosts));
+	const costs = $derived(costSentences(plan.shot, plan.aboutCosts.answer ?? []));
 	const outcome = $derived(shown?.plan.feasible ? 'sharp' : 'soft');
 
 	/** Spoken when a gesture has come to rest, not during it. */

@@ -2,9 +2,12 @@
 	import type { School } from '$core/format/plan';
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
 	import { sharpZone } from '$core/optics/depthOfField';
-	import type { Solution } from '$core/solve/solve';
+	import { cautionText } from '$words/cautions';
+	import { reasonText } from '$words/reasons';
+	import { FOCUS_SCHOOLS } from '$words/schools';
+	import type { Solution } from '$core/study/plan';
 	import { settings } from '../../shared/settings.svelte';
-	import { distance, fStop, stopsInWords } from '../../shared/words';
+	import { distance, fStop, stopsInWords } from '$words/numbers';
 	import Named from '../../shared/Named.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
 	import type { PlanView } from '../plan.svelte';
@@ -17,18 +20,11 @@
 
 	const units = $derived(settings.units);
 	const shot = $derived(plan.shot);
+	const reasons = $derived(solution.plan.reasons.map((one) => reasonText(one, shot, units)));
 	const zone = $derived.by(() => {
-		const { pair, scene } = solution;
-		return pair && sharpZone(pair.candidate.focus, pair.fNumber, scene.toleranceMm);
+		const { take, plan } = solution;
+		return take && sharpZone(take.candidate.focus, take.fNumber, plan.toleranceMm);
 	});
-
-	const SCHOOLS: Readonly<Record<School['school'], string>> = {
-		'front-row': 'the front row',
-		'middle-row': 'the middle row',
-		'third-in': 'a third of the way in',
-		'nearest-eye': 'the nearest eye',
-		'computed-plane': 'the computed plane, in the air if need be'
-	};
 
 	function compared({ fNumberExact }: School): string {
 		const own = solution.plan.schools.find(
@@ -43,9 +39,7 @@
 
 <div class="why">
 	<ul>
-		{#each solution.plan.reasons as { code, text } (code + text)}<li>
-				<Named {text} {shot} />
-			</li>{/each}
+		{#each reasons as text (text)}<li><Named {text} {shot} /></li>{/each}
 		{#if zone}
 			<li>
 				On the axis it is sharp from {distance(zone.nearM, units)} to {distance(zone.farM, units)}:
@@ -76,7 +70,7 @@
 		<tbody>
 			{#each solution.plan.schools as school (school.school)}
 				<tr>
-					<th scope="row">{SCHOOLS[school.school]}</th>
+					<th scope="row">{FOCUS_SCHOOLS[school.school]}</th>
 					<td>{distance(school.depthM, units)}</td>
 					<td>{school.fNumberExact === null ? '—' : fStop(engraved(school.fNumberExact))}</td>
 					<td>{compared(school)}</td>
@@ -107,7 +101,7 @@
 	{#if solution.plan.cautions.length > 0}
 		<h3>Mind</h3>
 		<ul>
-			{#each solution.plan.cautions as { code, text } (code)}<li>{text}</li>{/each}
+			{#each solution.plan.cautions as caution (caution.code)}<li>{cautionText(caution)}</li>{/each}
 		</ul>
 	{/if}
 </div>

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import type { Sharpness } from '$core/format/shot';
-	import { aboutOf, ABOUTS, objectOf, withAbout, type About } from '$core/scene/about';
+	import { aboutOf, ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
 	import Choice from '../../shared/Choice.svelte';
 	import NumberField from '../../shared/NumberField.svelte';
 	import { engraved } from '$core/optics/fNumber';
-	import { fStop } from '../../shared/words';
-	import { aboutWords } from './aboutWords';
+	import { fStop } from '$words/numbers';
+	import { aboutWords } from '$words/about';
 	import SetupBar from '../setup/SetupBar.svelte';
 	import type { PlanView } from '../plan.svelte';
 
@@ -16,7 +16,7 @@
 	const object = $derived(objectOf(shot));
 	/** What it would cost: "f/5.6"; a cross where it cannot be had. */
 	function costOf(about: About): string {
-		const result = plan.aboutCosts.find((one) => one.about === about)?.result;
+		const result = plan.aboutCosts.answer?.find((one) => one.about === about)?.result;
 		if (!result || result.fNumber === null) return '';
 		return ` ${fStop(engraved(result.fNumber))}${result.feasible ? '' : ' ✗'}`;
 	}

@@ -1,0 +1,202 @@
+import type { AdviceData, MoveMade } from '../format/advice';
+import type { Lens, Shot } from '../format/shot';
+import { lastHolding } from '../numeric/bisect';
+import { engraved } from '../optics/fNumber';
+import type { Study } from '../study/study';
+import { failingPeople } from '../study/take';
+import { movesOf, withNeed, withoutSharpThing, type Move } from './moves';
+import { prospectOf, prospectWith, seenPeople, stopsGained, type Prospect } from './prospect';
+
+/**
+ * What to change: for each move the smallest step that makes the plan feasible, or meets one more
+ * intent, or, when all is well, gains a stop. Ranked by gain for effort.
+ */
+
+export interface Advice {
+	/** What to do and what it brings, as the plan file has it. */
+	readonly data: AdviceData;
+	/** The shot with the advice taken. */
+	readonly shot: Shot;
+	readonly effort: number;
+}
+
+/** Most pieces of advice that are told. */
+const MOST = 8;
+/** Steps in which a move is tried before its smallest sufficient size is searched. */
+const TRIES = 6;
+/** When all is well, only a gain of this many stops is worth telling. */
+const WORTH_STOPS = 0.5;
+/** Moves that are tried in pairs: those that gain most alone. */
+const PAIRED = 5;
+
+/** What a move is wanted for. */
+type Goal = (after: Prospect) => boolean;
+
+/**
+ * Advice for a shot that was studied.
+ *
+ * @param lenses the kit; its lenses are tried from the place that keeps the framing
+ */
+export function adviceFor(studied: Study, lenses: readonly Lens[]): Advice[] {
+	const now = prospectOf(studied);
+	if (!now) return [];
+	const moves = movesOf(now, lenses);
+	const isEnough = goalFor(now);
+	const single = moves.flatMap((move) => smallest(move, now, isEnough) ?? []);
+	if (single.length > 0) return ranked(single, now);
+	if (now.feasible) return [];
+	const pairs = pairsFor(moves, now, isEnough);
+	return pairs.length > 0 ? ranked(pairs, now) : giveUp(now);
+}
+
+function goalFor(now: Prospect): Goal {
+	const seen = seenPeople(now);
+	const keepsAll: Goal = (after) => seenPeople(after) >= seen;
+	if (!now.feasible) return (after) => after.feasible && keepsAll(after);
+	const missed = ({ intents }: Prospect) => intents.of - intents.met;
+	if (missed(now) > 0) {
+		return (after) =>
+			after.feasible &&
+			keepsAll(after) &&
+			missed(after) < missed(now) &&
+			after.intents.met >= now.intents.met;
+	}
+	return (after) =>
+		after.feasible &&
+		keepsAll(after) &&
+		after.intents.met >= now.intents.met &&
+		stopsGained(now, after) >= WORTH_STOPS;
+}
+
+/** The smallest size of a move that is enough, rounded up to one that can be told; null when none is. */
+function smallestSize({ most, step }: Move, isEnough: (size: number) => boolean): number | null {
+	if (step === null) return isEnough(1) ? 1 : null;
+	const tries = Array.from({ length: TRIES }, (_, i) => (most * (i + 1)) / TRIES);
+	const first = tries.findIndex(isEnough);
+	const yes = tries[first];
+	if (yes === undefined) return null;
+	const size = lastHolding(isEnough, yes, tries[first - 1] ?? 0, step);
+	const round = Math.min(most, Math.round(Math.ceil(size / step - 1e-6) * step * 1e6) / 1e6);
+	return isEnough(round) ? round : size;
+}
+
+/** What is tried of a move, each size once. */
+function smallest(move: Move, now: Prospect, isEnough: Goal): Advice | null {
+	const tried = new Map<number, Prospect | null>();
+	const at = (size: number): Prospect | null => {
+		if (!tried.has(size)) tried.set(size, prospectWith(now.study, move.apply(size)));
+		return tried.get(size) ?? null;
+	};
+	const size = smallestSize(move, (one) => {
+		const after = at(one);
+		return after !== null && isEnough(after);
+	});
+	const after = size === null ? null : at(size);
+	if (size === null || !after) return null;
+	return adviceOf(now, after, [move.made(size)], move.effort(size));
+}
+
+function adviceOf(
+	now: Prospect,
+	after: Prospect,
+	moves: readonly [MoveMade, ...MoveMade[]],
+	effort: number
+): Advice {
+	const { fNumber } = after.take;
+	const gainStops = stopsGained(now, after);
+	const data = {
+		code: moves.length > 1 ? ('pair' as const) : moves[0].code,
+		moves: [...moves],
+		gain: gainOf(now, after, gainStops),
+		fNumber: engraved(fNumber),
+		fNumberExact: fNumber,
+		feasible: after.feasible,
+		intentsMet: after.intents.met,
+		gainStops
+	};
+	return { data, shot: after.study.shot, effort };
+}
+
+function gainOf(now: Prospect, after: Prospect, stops: number): AdviceData['gain'] {
+	if (!now.feasible && after.feasible) return { kind: 'holds-everyone' };
+	if (after.intents.met > now.intents.met) return { kind: 'background-comes' };
+	if (after.intents.of < now.intents.of) return { kind: 'background-gone' };
+	return { kind: 'stops', stops };
+}
+
+/** By gain for effort, and no more than one lens among the first. */
+function ranked(advice: readonly Advice[], now: Prospect): Advice[] {
+	const gain = ({ data }: Advice) =>
+		(data.feasible && !now.feasible ? 3 : 0) +
+		1.5 * Math.max(0, data.intentsMet - now.intents.met) +
+		Math.min(3, Math.max(0, data.gainStops)) * 0.5;
+	const order = advice.toSorted((a, b) => gain(b) / b.effort - gain(a) / a.effort);
+	const isLens = ({ data }: Advice) => data.code === 'other-lens';
+	const firstLens = order.find(isLens);
+	return order.filter((one) => !isLens(one) || one === firstLens).slice(0, MOST);
+}
+
+/** Moves that can be made one after the other: not another lens, nor giving up what is asked. */
+const REPEATABLE: ReadonlySet<MoveMade['code']> = new Set([
+	'step-back',
+	'step-back-and-lengthen',
+	'raise-camera',
+	'close-rows',
+	'line-up',
+	'turn-head',
+	'softer-need',
+	'give-up-thing'
+]);
+
+/** The best pair: each tried in full with as little of the other as is enough. */
+function pairsFor(moves: readonly Move[], now: Prospect, isEnough: Goal): Advice[] {
+	const alone = moves
+		.filter(({ code }) => REPEATABLE.has(code))
+		.flatMap((move) => {
+			const after = prospectWith(now.study, move.apply(move.most));
+			return after ? [{ move, after, gain: stopsGained(now, after) }] : [];
+		})
+		.filter(({ gain }) => gain > 0.1)
+		.sort((a, b) => b.gain - a.gain)
+		.slice(0, PAIRED);
+	return alone.flatMap(({ move: first, after: between }, i) =>
+		alone.slice(i + 1).flatMap(({ move: second }) => {
+			const again = movesOf(between, []).find((one) => isSameMove(one, second));
+			const found = again && smallest(again, now, isEnough);
+			const [made] = found?.data.moves ?? [];
+			const after = found && prospectOf(now.study.another(found.shot));
+			if (!found || !made || !after) return [];
+			const effort = first.effort(first.most) + found.effort;
+			return [adviceOf(now, after, [first.made(first.most), made], effort)];
+		})
+	);
+}
+
+/** The same move of the same person or thing. */
+function isSameMove(a: Move, b: Move): boolean {
+	const whose = ({ most, made }: Move) => {
+		const move = made(most);
+		return 'personId' in move ? move.personId : 'thingId' in move ? move.thingId : null;
+	};
+	return a.code === b.code && whose(a) === whose(b);
+}
+
+const GIVE_UP_EFFORT = 5;
+
+/** When nothing works: which wishes to give up so that the rest can be had. */
+function giveUp(now: Prospect): Advice[] {
+	const { shot } = now.study;
+	const failing = failingPeople(now.take);
+	const isKey = (id: string) => shot.people.find((one) => one.id === id)?.need === 'key';
+	const others = failing.filter((id) => !isKey(id));
+	for (const need of ['soft', 'free'] as const) {
+		for (const personIds of [others, failing]) {
+			if (personIds.length === 0) continue;
+			const changed = withoutSharpThing(withNeed(shot, personIds, need));
+			const after = prospectWith(now.study, changed);
+			if (!after?.feasible) continue;
+			return [adviceOf(now, after, [{ code: 'give-up', personIds, need }], GIVE_UP_EFFORT)];
+		}
+	}
+	return [];
+}

@@ -1,0 +1,183 @@
+import type { Camera, Lens, Shot } from '../format/shot';
+import type { Exposure } from '../light/exposure';
+import { widestFNumber } from '../optics/fNumber';
+import { focalsOf } from '../optics/zoom';
+import { nosePerspective, STRONG_FROM } from '../optics/perspective';
+import { backgroundWidthM } from '../arrange/edges';
+import { groundDistanceM, pivotOf, sameFraming } from '../arrange/standpoint';
+import { exposureOf } from '../study/light';
+import type { Study } from '../study/study';
+import { failingPeople, type Take } from '../study/take';
+import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect';
+
+/** Ways to take the same framing: each lens of the kit from the place it needs. */
+
+export type BestFor = 'faces' | 'background' | 'light';
+
+export interface LensWay {
+	readonly lens: Lens;
+	readonly focalMm: number;
+	/** The shot taken this way. */
+	readonly shot: Shot;
+	/** From the camera to the nearest face that counts, m. */
+	readonly distanceM: number;
+	/** How far the camera moves back from where it is, m; forward negative. */
+	readonly backM: number;
+	/** Exact; null when the lens cannot focus on anybody there. */
+	readonly fNumber: number | null;
+	readonly feasible: boolean;
+	readonly failingIds: readonly string[];
+	readonly intentsMet: number;
+	readonly intents: number;
+	/** How much larger the nose stands against the ears than as usual, a share. */
+	readonly perspective: number;
+	/** Width of the frame at the farthest thing in it, or ten metres behind the people, m. */
+	readonly backgroundWidthM: number;
+	readonly exposure: Exposure | null;
+	/** Things that are in the frame now and would no longer be. */
+	readonly droppedIds: readonly string[];
+	/** The place does not allow it. */
+	readonly isOutOfRoom: boolean;
+	/** What it is the best way for. */
+	readonly bestFor: readonly BestFor[];
+}
+
+/** Without a thing behind them, the background is taken to lie so far behind the people, m. */
+const BACKGROUND_M = 10;
+
+/** Every way to take a shot with lenses of the kit, as it is framed now. */
+export function lensWays(study: Study, lenses: readonly Lens[]): LensWay[] {
+	const asked = { study, now: prospectOf(study) };
+	return withBest(
+		lenses.flatMap((lens) =>
+			focalsOf(lens, study.shot.camera.focalMm).flatMap(
+				(focalMm) => wayOf(asked, lens, focalMm) ?? []
+			)
+		)
+	);
+}
+
+/** The shot with a lens at a place, its f-number left to the solver. */
+function shotWith(shot: Shot, lens: Lens, camera: Camera): Shot {
+	const choices = { ...shot.choices };
+	delete choices.fNumberExact;
+	return { ...shot, lens, camera, choices };
+}
+
+/** What the ways are ways for: the shot, and what comes of it now. */
+interface Asked {
+	readonly study: Study;
+	readonly now: Prospect | null;
+}
+
+function wayOf({ study, now }: Asked, lens: Lens, focalMm: number): LensWay | null {
+	const { shot } = study;
+	const isSame = lens.name === shot.lens.name && focalMm === shot.camera.focalMm;
+	const camera = isSame ? shot.camera : sameFraming(shot, focalMm);
+	if (!camera) return null;
+	const pivot = pivotOf(shot);
+	const backM = groundDistanceM(camera, pivot) - groundDistanceM(shot.camera, pivot);
+	const clearM = shot.place?.clearBehindCameraM ?? Infinity;
+	const changed = shotWith(shot, lens, camera);
+	const then = prospectWith(study, changed);
+	const base = {
+		lens,
+		focalMm,
+		shot: changed,
+		backM,
+		isOutOfRoom: backM > clearM + 1e-6,
+		bestFor: []
+	};
+	if (!then) {
+		const distanceM = groundDistanceM(camera, pivot);
+		return {
+			...base,
+			distanceM,
+			fNumber: null,
+			feasible: false,
+			failingIds: shot.people.filter(({ need }) => need !== 'free').map(({ id }) => id),
+			intentsMet: 0,
+			intents: 0,
+			perspective: nosePerspective(distanceM),
+			backgroundWidthM: 0,
+			exposure: null,
+			droppedIds: []
+		};
+	}
+	const { take } = then;
+	const { scene, candidate } = take;
+	const nearEyes = scene.sightings.flatMap(({ nearEye, person }) =>
+		nearEye && person.need !== 'free' ? nearEye.seen.distanceM : []
+	);
+	const distanceM = nearEyes.length > 0 ? Math.min(...nearEyes) : candidate.seen.distanceM;
+	const inFrame = (one: Prospect | null) =>
+		one?.study.scene.things.filter((thing) => thing.inFrame).map(({ thing }) => thing.id) ?? [];
+	const stillIn = inFrame(then);
+	return {
+		...base,
+		distanceM,
+		fNumber: take.fNumber,
+		feasible: then.feasible && (!now || seenPeople(then) >= seenPeople(now)),
+		failingIds: failingPeople(take),
+		intentsMet: then.intents.met,
+		intents: then.intents.of,
+		perspective: nosePerspective(distanceM),
+		backgroundWidthM: backgroundOf(take),
+		exposure: exposureOf(take),
+		droppedIds: inFrame(now).filter((id) => !stillIn.includes(id))
+	};
+}
+
+function backgroundOf({ scene, candidate }: Take): number {
+	const { imageDistanceMm } = candidate.focus;
+	const behind = scene.things
+		.map(({ seen }) => seen.depthM)
+		.filter((depthM) => depthM > candidate.seen.depthM);
+	const depthM = behind.length > 0 ? Math.max(...behind) : candidate.seen.depthM + BACKGROUND_M;
+	return backgroundWidthM(scene.pose, depthM, imageDistanceMm);
+}
+
+/** Names the best way for faces, for the background and for the light, of those the place allows. */
+function withBest(ways: readonly LensWay[]): LensWay[] {
+	const open = ways.filter(({ isOutOfRoom, fNumber }) => !isOutOfRoom && fNumber !== null);
+	const best = (order: (way: LensWay) => readonly number[]): LensWay | undefined =>
+		open.toSorted((a, b) => compare(order(a), order(b)))[0];
+	const lightOf = ({ exposure, fNumber }: LensWay): readonly number[] => {
+		if (!exposure) return [fNumber ?? Infinity];
+		const { flags, iso, flashPower, shutterS } = exposure;
+		return [flags.length, flashPower ?? 0, iso, -shutterS];
+	};
+	const chosen: Readonly<Record<BestFor, LensWay | undefined>> = {
+		faces: best(({ failingIds, perspective, backM }) => [
+			failingIds.length,
+			Math.max(0, perspective - STRONG_FROM),
+			Math.abs(backM)
+		]),
+		background: best((way) => [
+			way.feasible ? 0 : 1,
+			way.intents - way.intentsMet,
+			way.backgroundWidthM
+		]),
+		light: best((way) => [way.feasible ? 0 : 1, ...lightOf(way)])
+	};
+	return ways.map((way) => ({
+		...way,
+		bestFor: (['faces', 'background', 'light'] as const).filter((goal) => chosen[goal] === way)
+	}));
+}
+
+function compare(a: readonly number[], b: readonly number[]): number {
+	for (let i = 0; i < Math.max(a.length, b.length); i++) {
+		const difference = (a[i] ?? 0) - (b[i] ?? 0);
+		if (difference !== 0) return difference;
+	}
+	return 0;
+}
+
+/** Whether a lens of the kit reaches a focal length, and its widest f-number there; null if none. */
+export function lensFor(lenses: readonly Lens[], focalMm: number): Lens | null {
+	const able = lenses.filter(
+		({ focalMm: [short, long] }) => focalMm >= short * 0.97 && focalMm <= long * 1.03
+	);
+	return able.toSorted((a, b) => widestFNumber(a, focalMm) - widestFNumber(b, focalMm))[0] ?? null;
+}

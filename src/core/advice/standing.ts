@@ -1,0 +1,123 @@
+import type { Lens } from '../format/shot';
+import { lastHolding } from '../numeric/bisect';
+import { groupDepthM } from '../arrange/rows';
+import type { Study } from '../study/study';
+import { closedUp } from '../arrange/regroup';
+import { pivotOf, standingAt } from '../arrange/standpoint';
+import { norm, subtract, type Vec3 } from '../geometry/vector';
+import { lensFor } from './lensWays';
+import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect';
+
+/** Where to stand: the f-number needed wherever the camera might be, with the framing kept. */
+
+/** A place on the floor. */
+export interface Standpoint {
+	readonly x: number;
+	readonly z: number;
+	/** f-number that holds everyone from here, continuous, without margin; null if nothing is seen. */
+	readonly needed: number | null;
+	readonly focalMm: number;
+	/** Name of the lens of the kit that could; null when none reaches that focal length. */
+	readonly lensName: string | null;
+	/** Whether that lens has such an f-number. */
+	readonly isPossible: boolean;
+	/** Fewer people are seen from here than from where the camera is. */
+	readonly losesSomeone: boolean;
+}
+
+export interface FloorPlan {
+	readonly columns: number;
+	readonly rows: number;
+	readonly left: number;
+	readonly near: number;
+	/** Sides of a cell, m. */
+	readonly cellM: number;
+	/** Rows from near to far, each from left to right. */
+	readonly points: readonly Standpoint[];
+}
+
+/** A rectangle of the floor, m. */
+export interface FloorArea {
+	readonly left: number;
+	readonly right: number;
+	readonly near: number;
+	readonly far: number;
+}
+
+/** Closer than this to the people nobody stands, m. */
+const NEAREST_M = 0.6;
+
+/** What is needed with the camera at a place, turned to the people and framing them as now. */
+export function standpointAt(
+	study: Study,
+	lenses: readonly Lens[],
+	now: Prospect | null,
+	place: Pick<Vec3, 'x' | 'z'>
+): Standpoint {
+	const { shot } = study;
+	const pivot = pivotOf(shot);
+	const position = { ...shot.camera.position, ...place };
+	const away = (from: Vec3) => norm(subtract(from, pivot));
+	const focalMm = (shot.camera.focalMm * away(position)) / away(shot.camera.position);
+	const lens = lensFor(lenses, focalMm);
+	const none = { ...place, needed: null, focalMm, lensName: null, isPossible: false };
+	if (Math.hypot(position.x - pivot.x, position.z - pivot.z) < NEAREST_M) {
+		return { ...none, losesSomeone: true };
+	}
+	// without a lens of the kit, as the lens in use would be at that focal norm
+	const used = lens ?? { ...shot.lens, focalMm: [focalMm, focalMm] as [number, number] };
+	const camera = { ...standingAt(shot.camera, pivot, position), focalMm };
+	const then = prospectWith(study, { ...shot, lens: used, camera });
+	if (!then) return { ...none, lensName: lens?.name ?? null, losesSomeone: true };
+	return {
+		...place,
+		needed: then.study.needed,
+		focalMm,
+		lensName: lens?.name ?? null,
+		isPossible: lens !== null && then.study.needed <= lens.smallestFNumber,
+		losesSomeone: now !== null && seenPeople(then) < seenPeople(now)
+	};
+}
+
+/** The floor as a grid of about so many cells, in pieces: each call of `next` works out one row. */
+export function* floorPlan(
+	study: Study,
+	lenses: readonly Lens[],
+	{ left, right, near, far }: FloorArea,
+	cells: number
+): Generator<FloorPlan, FloorPlan> {
+	const cellM = Math.sqrt(((right - left) * (far - near)) / cells);
+	const columns = Math.max(1, Math.ceil((right - left) / cellM));
+	const rows = Math.max(1, Math.ceil((far - near) / cellM));
+	const now = prospectOf(study);
+	const points: Standpoint[] = [];
+	const plan = (): FloorPlan => ({ columns, rows, left, near, cellM, points: [...points] });
+	for (let row = 0; row < rows; row++) {
+		for (let column = 0; column < columns; column++) {
+			const place = { x: left + (column + 0.5) * cellM, z: near + (row + 0.5) * cellM };
+			points.push(standpointAt(study, lenses, now, place));
+		}
+		yield plan();
+	}
+	return plan();
+}
+
+/**
+ * How much nearer the back row must stand for a wanted f-number, everyone before it in proportion.
+ *
+ * @returns metres, 0 when it holds already; null when even one row would not
+ */
+export function backRowNearerM(study: Study, fNumberExact: number): number | null {
+	const { shot, scene } = study;
+	const holds = (byM: number) => {
+		const then = prospectWith(study, closedUp(shot, scene.rows, byM));
+		return then !== null && then.study.needed <= fNumberExact;
+	};
+	const mostM = groupDepthM(scene.rows);
+	if (holds(0)) return 0;
+	if (!holds(mostM)) return null;
+	return lastHolding(holds, mostM, 0, WITHIN_M);
+}
+
+/** Distances to move by are searched as closely as this, m. */
+const WITHIN_M = 1e-5;

@@ -1,0 +1,65 @@
+import { faceHeightM, partCorners } from '../anatomy/figure';
+import type { Person, Shot } from '../format/shot';
+import { imageDistanceMm } from '../geometry/thinLens';
+import { cameraPose, seenFrom, type CameraPose } from '../geometry/camera';
+import { extentOf, type Extent } from './framing';
+
+/** How the people lie in the frame: who is cut, and how much room is left at the edges. */
+
+/** A head this near an edge, as a share of the frame, is nearly cut: you can crop in, never out. */
+const NEARLY = 0.03;
+
+export interface Edges {
+	/** Room from each edge to the nearest head, as a share of the frame; negative when cut. */
+	readonly room: Readonly<Record<keyof Extent, number>>;
+	readonly cutIds: readonly string[];
+	readonly nearlyIds: readonly string[];
+}
+
+/** @returns null when there is nobody before the camera */
+export function edgesOf(shot: Shot): Edges | null {
+	const pose = cameraPose(shot.camera, shot.body.sensor);
+	const heads = shot.people.flatMap((person) => {
+		const extent = extentOf(pose, partCorners(person, 'face', pose.right));
+		return extent ? [{ id: person.id, room: roomAround(extent) }] : [];
+	});
+	if (heads.length === 0) return null;
+	const least = (edge: keyof Extent) => Math.min(...heads.map(({ room }) => room[edge]));
+	const tightest = ({ left, right, top, bottom }: Edges['room']) =>
+		Math.min(left, right, top, bottom);
+	return {
+		room: {
+			left: least('left'),
+			right: least('right'),
+			top: least('top'),
+			bottom: least('bottom')
+		},
+		cutIds: heads.filter(({ room }) => tightest(room) < 0).map(({ id }) => id),
+		nearlyIds: heads
+			.filter(({ room }) => tightest(room) >= 0 && tightest(room) < NEARLY)
+			.map(({ id }) => id)
+	};
+}
+
+const roomAround = ({ left, right, top, bottom }: Extent): Edges['room'] => ({
+	left,
+	right: 1 - right,
+	top,
+	bottom: 1 - bottom
+});
+
+/** How much of the frame's height a face fills, from hairline to chin. */
+export function faceShare(pose: CameraPose, person: Person): number {
+	const { depthM } = seenFrom(pose, person.eyeMidpoint);
+	const v = imageDistanceMm(pose.focalMm, depthM);
+	return (faceHeightM(person.build) * v) / depthM / pose.heightMm;
+}
+
+/**
+ * Width of the background in the frame, m, at a depth: held sensor width x D / v.
+ *
+ * @param imageMm image distance of the plane of focus, mm
+ */
+export function backgroundWidthM({ widthMm }: CameraPose, depthM: number, imageMm: number): number {
+	return (widthMm * depthM) / imageMm;
+}

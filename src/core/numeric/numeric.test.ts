@@ -1,0 +1,36 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { besselJ1, FIRST_ZERO_OF_J1, jinc } from './bessel';
+import { lastHolding } from './bisect';
+
+describe('the first Bessel function', () => {
+	// Abramowitz and Stegun, table 9.1
+	it.each([
+		[0, 0],
+		[0.5, 0.2422684577],
+		[1, 0.4400505857],
+		[2, 0.5767248078],
+		[3, 0.3390589585],
+		[5, -0.3275791376],
+		[10, 0.0434727462],
+		[15, 0.2051040386]
+	])('J1(%d)', (x, value) => expect(besselJ1(x)).toBeCloseTo(value, x > 12 ? 6 : 9));
+
+	it('has its first zero at 3.8317 (table 9.5), and 2 J1(x)/x is 1 at 0', () => {
+		expect(besselJ1(FIRST_ZERO_OF_J1)).toBeCloseTo(0, 4);
+		expect(jinc(0)).toBe(1);
+	});
+});
+
+describe('the last value that holds', () => {
+	it('finds square roots from either side', () => {
+		fc.assert(
+			fc.property(fc.double({ min: 0.01, max: 1e6, noNaN: true }), (square) => {
+				const below = lastHolding((x) => x * x <= square, 0, square + 1, 1e-9);
+				const above = lastHolding((x) => x * x >= square, square + 1, 0, 1e-9);
+				expect(Math.abs(below - Math.sqrt(square))).toBeLessThan(2e-9 + square * 1e-12);
+				expect(above).toBeGreaterThanOrEqual(below);
+			})
+		);
+	});
+});

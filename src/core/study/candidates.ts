@@ -1,0 +1,173 @@
+import { landmarkPoint } from '../anatomy/head';
+import type { Sighting } from '../anatomy/sight';
+import { factsOf, type Landmark } from '../tables/landmarks';
+import { defocusAt } from '../optics/blur';
+import { widestFNumber } from '../optics/fNumber';
+import { focusAt, planeThrough, type FocusedOptic } from '../optics/focus';
+import { offCentreMm, seenFrom, type CameraPoint } from '../geometry/camera';
+import { isMeantSharp, type Scene, type Target } from './scene';
+
+/** Something to focus on. */
+export interface Spot {
+	readonly kind: 'eye' | 'landmark' | 'thing' | 'depth';
+	readonly personId: string | null;
+	readonly thingId: string | null;
+	readonly landmark: Landmark | null;
+	readonly seen: CameraPoint;
+	readonly planeM: number;
+	readonly isKey: boolean;
+}
+
+/** A spot with the lens focused on it, and what that does to every target at f/1. */
+export interface Candidate extends Spot {
+	readonly focus: FocusedOptic;
+	readonly offCentreMm: number;
+	/** Every target with its ratio at f/1; at f/N it is N times smaller. */
+	readonly judged: readonly JudgedTarget[];
+	readonly worstAtF1: number;
+	/** The worst among the targets of `key` people; 0 when there are none. */
+	readonly keyWorstAtF1: number;
+}
+
+/** A target and what a focus does to it. */
+interface JudgedTarget {
+	readonly target: Target;
+	/** Defocus over what is allowed, at f/1: also the f-number at which the target is just sharp. */
+	readonly ratioAtF1: number;
+}
+
+/**
+ * What the lens may be focused on: what the user fixed, else the near eye of everyone who must be
+ * sharp and every thing meant to be sharp; if there is neither, the near eye of everyone who may be
+ * soft. Spots nearer than the lens's closest focus are left to `tooClose`.
+ */
+export function spotsOf(scene: Scene): { within: Spot[]; tooClose: Spot[] } {
+	const all = scene.shot.choices.focus ? fixedSpots(scene) : freeSpots(scene);
+	const { closestFocusM } = scene.shot.lens;
+	return {
+		within: all.filter(({ seen }) => seen.depthM >= closestFocusM),
+		tooClose: all.filter(({ seen }) => seen.depthM < closestFocusM)
+	};
+}
+
+/** Focuses on each spot and works out the ratio of every target. */
+export function candidatesOf(scene: Scene, spots: readonly Spot[]): Candidate[] {
+	return spots.map((spot) => {
+		const focus = focusAt(scene.optic, spot.planeM);
+		const judged = scene.targets.map((target) => ({
+			target,
+			ratioAtF1: ratioWideOpen(scene, focus, target)
+		}));
+		return {
+			...spot,
+			focus,
+			offCentreMm: offCentreMm(scene.pose, spot.seen),
+			judged,
+			worstAtF1: worstOf(judged),
+			keyWorstAtF1: worstOf(judged.filter(({ target }) => target.isKey))
+		};
+	});
+}
+
+const worstOf = (judged: readonly JudgedTarget[]): number =>
+	judged.reduce((worst, { ratioAtF1 }) => Math.max(worst, ratioAtF1), 0);
+
+/**
+ * Defocus of a target over what it allows, at f/1. Blur is linear in 1/N, so the ratio at f/N is
+ * this over N.
+ */
+function ratioWideOpen(scene: Scene, focus: FocusedOptic, { seen, factor }: Target): number {
+	return defocusAt(focus, 1, seen) / (factor * scene.toleranceMm);
+}
+
+/** The worst ratio of all targets at f/1 for a focus: the f-number that makes them all sharp. */
+export function worstWideOpen(scene: Scene, focus: FocusedOptic): number {
+	return scene.targets.reduce(
+		(worst, target) => Math.max(worst, ratioWideOpen(scene, focus, target)),
+		0
+	);
+}
+
+/**
+ * The f-number needed, continuous: never below the lens's widest, null above its smallest.
+ *
+ * @param worstAtF1 worst ratio at f/1
+ */
+export function fNumberNeeded({ shot: { lens, camera } }: Scene, worstAtF1: number): number | null {
+	if (worstAtF1 > lens.smallestFNumber) return null;
+	return Math.max(worstAtF1, widestFNumber(lens, camera.focalMm));
+}
+
+function freeSpots(scene: Scene): Spot[] {
+	const nearEyes = (wanted: (sighting: Sighting) => boolean) =>
+		scene.sightings.filter(wanted).flatMap((sighting) => nearEyeSpot(scene, sighting));
+	const things = scene.things
+		.filter(isMeantSharp)
+		.map(({ thing, seen }) => thingSpot(scene, thing.id, seen));
+	const first = [
+		...nearEyes(({ person }) => person.need === 'key' || person.need === 'sharp'),
+		...things
+	];
+	return first.length > 0 ? first : nearEyes(({ person }) => person.need === 'soft');
+}
+
+function fixedSpots(scene: Scene): Spot[] {
+	const choice = scene.shot.choices.focus;
+	if (!choice) return [];
+	if ('depthM' in choice) return [depthSpot(choice.depthM)];
+	if ('thingId' in choice) {
+		return scene.things
+			.filter(({ thing }) => thing.id === choice.thingId)
+			.map(({ thing, seen }) => thingSpot(scene, thing.id, seen));
+	}
+	const { landmark } = choice;
+	return scene.sightings
+		.filter(({ person }) => person.id === choice.personId)
+		.flatMap((sighting) => {
+			if (!landmark) return nearEyeSpot(scene, sighting);
+			const seen = seenFrom(scene.pose, landmarkPoint(sighting.head, landmark));
+			return [faceSpot(scene, sighting, landmark, seen)];
+		});
+}
+
+function nearEyeSpot(scene: Scene, sighting: Sighting): Spot[] {
+	const eye = sighting.nearEye;
+	return eye ? [faceSpot(scene, sighting, eye.landmark, eye.seen)] : [];
+}
+
+function faceSpot(scene: Scene, { person }: Sighting, landmark: Landmark, seen: CameraPoint): Spot {
+	return {
+		kind: factsOf(landmark).isEye ? 'eye' : 'landmark',
+		personId: person.id,
+		thingId: null,
+		landmark,
+		seen,
+		planeM: planeThrough(scene.optic, seen.depthM, seen.cosOffAxis),
+		isKey: person.need === 'key'
+	};
+}
+
+function thingSpot(scene: Scene, thingId: string, seen: CameraPoint): Spot {
+	return {
+		kind: 'thing',
+		personId: null,
+		thingId,
+		landmark: null,
+		seen,
+		planeM: planeThrough(scene.optic, seen.depthM, seen.cosOffAxis),
+		isKey: false
+	};
+}
+
+/** A fixed depth is the focused depth on the axis itself. */
+function depthSpot(depthM: number): Spot {
+	return {
+		kind: 'depth',
+		personId: null,
+		thingId: null,
+		landmark: null,
+		seen: { depthM, rightM: 0, upM: 0, distanceM: depthM, cosOffAxis: 1 },
+		planeM: depthM,
+		isKey: false
+	};
+}

@@ -1,0 +1,58 @@
+import type { LightFlag } from '../../format/plan';
+import type { Reason } from '../../format/reasons';
+import type { Shot } from '../../format/shot';
+import type { Exposure } from '../../light/exposure';
+import { GROUP_PREFERRED_S, type Floor } from '../../light/shutterFloor';
+import { floorOf, isFrozen, type Floors } from '../light';
+
+/** What the light does to a plan. */
+
+const topic = 'light' as const;
+
+/** Why the shutter must not be slower. */
+const floorReason = ({ camera }: Shot, { why, shutterS, personId }: Floor): Reason => ({
+	topic,
+	code: 'shutter',
+	shutterS,
+	why,
+	focalMm: camera.focalMm,
+	...(personId ? { personId } : {})
+});
+
+/** What is wrong with the exposure, and by how much. */
+function flagReason({ light }: Shot, flag: LightFlag, exposure: Exposure): Reason {
+	const { iso, shutterS, shortStops, roomBelowStops } = exposure;
+	switch (flag) {
+		case 'iso-high':
+			return { topic, code: flag, iso, shortStops };
+		case 'too-bright':
+			return { topic, code: flag, shutterS, shortStops, isFlash: light?.mode === 'flash' };
+		case 'too-slow':
+			return { topic, code: flag, shutterS, shortStops };
+		case 'no-power':
+			return { topic, code: flag, shortStops };
+		case 'sync':
+			return { topic, code: flag, shutterS };
+		case 'room-light':
+			return { topic, code: flag, belowStops: roomBelowStops ?? 0 };
+	}
+}
+
+/** Reasons of an exposure; of the shutter's floor alone while nothing is known of the light. */
+export function lightReasons(shot: Shot, floors: Floors, exposure: Exposure | null): Reason[] {
+	const frozen = exposure !== null && isFrozen(exposure);
+	const floor = frozen ? floors.hands : floorOf(floors);
+	const isSlowForGroup =
+		exposure !== null &&
+		!frozen &&
+		floors.people?.why === 'group' &&
+		exposure.shutterS > GROUP_PREFERRED_S * 1.01;
+	return [
+		...(floor ? [floorReason(shot, floor)] : []),
+		...(exposure?.flags.map((flag) => flagReason(shot, flag, exposure)) ?? []),
+		...(frozen ? [{ topic, code: 'frozen' } as const] : []),
+		...(isSlowForGroup
+			? [{ topic, code: 'group-shutter', shutterS: GROUP_PREFERRED_S } as const]
+			: [])
+	];
+}

@@ -1,0 +1,84 @@
+import type { FreePlane, Plan, TargetResult, ThingResult, Unseen } from '../../format/plan';
+import type { Reason } from '../../format/reasons';
+import type { Shot } from '../../format/shot';
+import { engraved, factorOfStops, stopsBetween } from '../../optics/fNumber';
+import type { Spot } from '../candidates';
+import { isDiffracted, type Take } from '../take';
+
+/** Why the plan is as it is: what binds, what is lost, who cannot be seen. */
+
+/** Below a third of a stop the free plane is not worth the lean. */
+const WORTH_STOPS = 1 / 3;
+
+type Found = Pick<Plan, 'feasible' | 'worstRatio' | 'targets' | 'things' | 'unseen' | 'free'>;
+
+/** Reasons of a plan that has something to focus on. */
+export function sharpnessReasons(take: Take, found: Found): Reason[] {
+	const { safetyStops } = take.scene.shot.choices;
+	const fNumber = engraved(take.fNumber);
+	const lacksMargin = (found.worstRatio ?? 0) * factorOfStops(safetyStops) > 1;
+	return [
+		bindingReason(fNumber, found),
+		...(found.feasible && lacksMargin ? [about('no-margin', { safetyStops })] : []),
+		...(isDiffracted(take) ? [about('diffraction', { fNumber })] : []),
+		...leanReason(found.free),
+		...unseenReasons(found.unseen),
+		...outsideReasons(found.things)
+	];
+}
+
+/** Reasons of a plan that has nothing to focus on. */
+export function noFocusReasons(
+	{ lens: { closestFocusM } }: Shot,
+	tooClose: readonly Spot[],
+	unseen: readonly Unseen[],
+	things: readonly ThingResult[]
+): Reason[] {
+	return [
+		...(tooClose.length === 0 ? [{ topic: 'focus', code: 'no-focus' } as const] : []),
+		...tooClose.map(({ personId, thingId, seen: { depthM } }): Reason => ({
+			topic: 'focus',
+			code: 'too-close',
+			depthM,
+			closestFocusM,
+			...(personId ? { personId } : {}),
+			...(thingId ? { thingId } : {})
+		})),
+		...unseenReasons(unseen),
+		...outsideReasons(things)
+	];
+}
+
+const about = <const C extends string, V extends object>(code: C, values: V) => ({
+	topic: 'sharpness' as const,
+	code,
+	...values
+});
+
+/** The target that decides, and whether it holds. */
+function bindingReason(fNumber: number, { targets, feasible }: Found): Reason {
+	const worst = targets.reduce<TargetResult | null>(
+		(most, target) => (most && most.ratio >= target.ratio ? most : target),
+		null
+	);
+	if (!worst) return about('nobody-seen', {});
+	const { personId, thingId, landmark, ratio } = worst;
+	const spot = { ...(personId ? { personId } : {}), ...(thingId ? { thingId } : {}), landmark };
+	return feasible
+		? about('binding', { ...spot, fNumber })
+		: about('infeasible', { ...spot, fNumber, shortStops: stopsBetween(1, ratio) });
+}
+
+function leanReason(free: FreePlane | null): Reason[] {
+	if (!free?.gainStops || free.gainStops < WORTH_STOPS) return [];
+	return [{ topic: 'focus', code: 'lean', leanM: free.leanM, gainStops: free.gainStops }];
+}
+
+const unseenReasons = (unseen: readonly Unseen[]): Reason[] =>
+	unseen.map((one) => ({ topic: 'people', code: 'unseen', ...one }));
+
+/** Things that should become something but are not in the picture. */
+const outsideReasons = (things: readonly ThingResult[]): Reason[] =>
+	things
+		.filter(({ state, intent }) => state === 'outside' && intent !== 'any')
+		.map(({ id }) => ({ topic: 'things', code: 'outside', thingId: id }));

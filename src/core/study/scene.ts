@@ -1,0 +1,109 @@
+import { sightPeople, type Sighting } from '../anatomy/sight';
+import type { Shot, Thing } from '../format/shot';
+import type { Landmark } from '../tables/landmarks';
+import type { Optic } from '../optics/focus';
+import { rowsOf, type Row } from '../arrange/rows';
+import {
+	cameraPose,
+	ownFramePoint,
+	seenFrom,
+	type CameraPoint,
+	type CameraPose
+} from '../geometry/camera';
+import { facePoints } from '../sharpness/need';
+import { toleranceMm } from '../sharpness/tolerance';
+
+/** A point that the plan must keep sharp: part of a face, or a thing meant to be sharp. */
+export interface Target {
+	readonly personId: string | null;
+	readonly thingId: string | null;
+	readonly landmark: Landmark | 'thing';
+	readonly seen: CameraPoint;
+	/** How many times the tolerance it allows. */
+	readonly factor: number;
+	/** Belongs to somebody who comes first when not all can be had. */
+	readonly isKey: boolean;
+}
+
+/** A thing as the camera sees it. */
+export interface SeenThing {
+	readonly thing: Thing;
+	readonly seen: CameraPoint;
+	readonly inFrame: boolean;
+}
+
+/** A shot worked out as far as it does not depend on the focus or the f-number. */
+export interface Scene {
+	readonly shot: Shot;
+	readonly pose: CameraPose;
+	readonly optic: Optic;
+	readonly toleranceMm: number;
+	readonly pixelMm: number;
+	readonly sightings: readonly Sighting[];
+	readonly things: readonly SeenThing[];
+	readonly targets: readonly Target[];
+	/** Everybody who counts for rows, nearest row first. */
+	readonly rows: readonly Row[];
+}
+
+/** Looks at a shot through its camera. */
+export function lookAt(shot: Shot): Scene {
+	const { body, lens, camera } = shot;
+	const pose = cameraPose(camera, body.sensor);
+	const sightings = sightPeople(pose, shot.people, shot.things);
+	const things = shot.things.map((thing) => seeThing(pose, thing));
+	return {
+		shot,
+		pose,
+		optic: { focalMm: camera.focalMm, fieldBend: lens.fieldBend },
+		toleranceMm: toleranceMm(shot.sharpness, body.sensor),
+		pixelMm: body.sensor.widthMm / body.sensor.pixelsAcross,
+		sightings,
+		things,
+		targets: [
+			...sightings.flatMap((sighting) => personTargets(pose, sighting)),
+			...things.filter(isMeantSharp).map(thingTarget)
+		],
+		rows: rowsOf(sightings.flatMap((sighting) => standing(pose, sighting)))
+	};
+}
+
+/** Whether a thing is to be sharp and can be: outside the frame it counts for nothing. */
+export function isMeantSharp({ thing, inFrame }: SeenThing): boolean {
+	return thing.intent === 'sharp' && inFrame;
+}
+
+function personTargets(pose: CameraPose, sighting: Sighting): Target[] {
+	return facePoints(pose, sighting).map((point) => ({
+		...point,
+		personId: sighting.person.id,
+		thingId: null,
+		isKey: sighting.person.need === 'key'
+	}));
+}
+
+function thingTarget({ thing, seen }: SeenThing): Target {
+	return { personId: null, thingId: thing.id, landmark: 'thing', seen, factor: 1, isKey: false };
+}
+
+function standing(pose: CameraPose, { person, nearEye }: Sighting) {
+	if (person.need === 'free' || !nearEye) return [];
+	const { depthM } = nearEye.seen;
+	const { x } = ownFramePoint(pose, nearEye.seen);
+	return [{ personId: person.id, row: person.row, depthM, x }];
+}
+
+/** Things are rectangles parallel to the sensor, so that their picture has straight upright sides. */
+function seeThing(pose: CameraPose, thing: Thing): SeenThing {
+	const seen = seenFrom(pose, thing.position);
+	if (seen.depthM * 1000 <= pose.focalMm) return { thing, seen, inFrame: false };
+	const corner = (side: number): CameraPoint => ({
+		...seen,
+		rightM: seen.rightM + (side * thing.widthM) / 2,
+		upM: seen.upM - (side * thing.heightM) / 2
+	});
+	const topLeft = ownFramePoint(pose, corner(-1));
+	const bottomRight = ownFramePoint(pose, corner(1));
+	const inFrame = topLeft.x <= 1 && bottomRight.x >= 0 && topLeft.y <= 1 && bottomRight.y >= 0;
+	return { thing, seen, inFrame };
+}

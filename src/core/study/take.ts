@@ -1,0 +1,78 @@
+import type { State, TargetResult, ThingResult } from '../format/plan';
+import { combinedBlurMm, defocusAt, diffractionMm } from '../optics/blur';
+import { stateOf } from '../sharpness/state';
+import type { Candidate } from './candidates';
+import type { Scene } from './scene';
+import { judgeThing } from './things';
+
+/** One way to take a scene: focused on a candidate, at an f-number. Everything else follows from it. */
+export interface Take {
+	readonly scene: Scene;
+	readonly candidate: Candidate;
+	/** Exact. */
+	readonly fNumber: number;
+}
+
+/** The worst ratio of a take, without the margin; 0 when nothing is asked for. */
+export const worstRatio = ({ candidate, fNumber }: Take): number => candidate.worstAtF1 / fNumber;
+
+/** Whether everything that must be sharp is. */
+export const isFeasible = (take: Take): boolean =>
+	take.scene.targets.length > 0 && worstRatio(take) <= 1;
+
+/** The worst ratio of each person who has targets, by id. */
+export function faceRatios({ candidate, fNumber }: Take): ReadonlyMap<string, number> {
+	const worst = new Map<string, number>();
+	for (const { target, ratioAtF1 } of candidate.judged) {
+		if (target.personId === null) continue;
+		const ratio = ratioAtF1 / fNumber;
+		worst.set(target.personId, Math.max(worst.get(target.personId) ?? 0, ratio));
+	}
+	return worst;
+}
+
+/** Ids of the people who are not sharp, in the order of the shot. */
+export const failingPeople = (take: Take): string[] =>
+	[...faceRatios(take)].flatMap(([id, ratio]) => (ratio > 1 ? [id] : []));
+
+/** What becomes of every target. */
+export function targetResults({ candidate, fNumber }: Take): TargetResult[] {
+	const { focus } = candidate;
+	const diffraction = diffractionMm(focus, fNumber);
+	return candidate.judged.map(({ target, ratioAtF1 }) => {
+		const defocus = defocusAt(focus, fNumber, target.seen);
+		const ratio = ratioAtF1 / fNumber;
+		const state: State = stateOf(ratio);
+		return {
+			...(target.personId ? { personId: target.personId } : {}),
+			...(target.thingId ? { thingId: target.thingId } : {}),
+			landmark: target.landmark,
+			depthM: target.seen.depthM,
+			defocusMm: defocus,
+			blurMm: combinedBlurMm(defocus, diffraction),
+			ratio,
+			state
+		};
+	});
+}
+
+/** What becomes of every thing. */
+export const thingResults = ({ scene, candidate, fNumber }: Take): ThingResult[] =>
+	scene.things.map((seen) => judgeThing(scene, seen, candidate.focus, fNumber));
+
+/** Things that become what they should, of those in the frame that should become something. */
+export interface Intents {
+	readonly met: number;
+	readonly of: number;
+}
+
+/** How many intents a take meets; a thing that may become anything has none. */
+export function intentsOf({ scene, candidate, fNumber }: Take): Intents {
+	const wanted = scene.things.filter(({ thing, inFrame }) => inFrame && thing.intent !== 'any');
+	const met = wanted.filter((seen) => judgeThing(scene, seen, candidate.focus, fNumber).met);
+	return { met: met.length, of: wanted.length };
+}
+
+/** Whether the small opening itself softens the picture more than is allowed. */
+export const isDiffracted = ({ scene, candidate, fNumber }: Take): boolean =>
+	diffractionMm(candidate.focus, fNumber) > scene.toleranceMm;

@@ -1,0 +1,23 @@
+<script lang="ts">
+	/** Says that something could not be worked out, and tries again. Nothing while all is well. */
+	interface Props {
+		asked: { readonly problem: string; again(): void };
+		/** What is missing then: "advice", "the odds". */
+		what: string;
+	}
+
+	let { asked, what }: Props = $props();
+</script>
+
+{#if asked.problem}
+	<p role="alert">
+		There is no answer for {what}: {asked.problem}.
+		<button class="knob" type="button" onclick={() => asked.again()}>Try again</button>
+	</p>
+{/if}
+
+<style>
+	p {
+		color: var(--soft);
+	}
+</style>

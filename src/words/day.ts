@@ -1,0 +1,45 @@
+import type { Status } from '$core/format/job';
+import type { Solution } from '$core/study/plan';
+import { verdictOf } from './verdict';
+import type { Units } from './numbers';
+
+/** Times of a day as one says them. */
+
+/** "14:30" */
+export const clock = (localTime: string): string => localTime.slice(11, 16);
+
+/** "45 min", "1 h", "1 h 20 min" */
+export function durationWords(minutes: number): string {
+	const hours = Math.floor(minutes / 60);
+	const rest = minutes % 60;
+	if (hours === 0) return `${rest} min`;
+	return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
+
+/** Shorter pauses are not worth a word. */
+const WORTH_MIN = 15;
+
+/** What lies between one shot and the next; empty when one follows the other soon. */
+export function pauseWords(minutes: number): string {
+	if (minutes >= 0 && minutes < WORTH_MIN) return '';
+	return minutes > 0 ? `${durationWords(minutes)} free` : `overlaps by ${durationWords(-minutes)}`;
+}
+
+/** "Saturday" */
+export const weekday = (date: string): string =>
+	new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(
+		new Date(`${date}T00:00Z`)
+	);
+
+export const STATUS_WORDS: Readonly<Record<Status, string>> = {
+	planned: 'planned',
+	taken: 'taken',
+	skipped: 'skipped'
+};
+
+/** The verdict in short, as a line of text. */
+export function verdictWords(solution: Solution, units: Units): string {
+	const { focusOn, fNumber, exposure, sentences } = verdictOf(solution, units);
+	const settings = [focusOn, fNumber, exposure].filter(Boolean).join(', ');
+	return [settings && `${settings}.`, sentences[0] ?? ''].filter(Boolean).join(' ');
+}

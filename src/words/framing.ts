@@ -1,0 +1,34 @@
+import type { FramingProblem } from '$core/arrange/framing';
+import type { Part } from '$core/anatomy/figure';
+import { smallLength, type Units } from './numbers';
+
+/** Framing as one says it. */
+
+/** How much of somebody is in the picture. */
+export const PART_OPTIONS = [
+	{ value: 'face', text: 'face' },
+	{ value: 'head-and-shoulders', text: 'head and shoulders' },
+	{ value: 'waist-up', text: 'waist up' },
+	{ value: 'full-length', text: 'full length' }
+] as const satisfies readonly { readonly value: Part; readonly text: string }[];
+
+export const partWords = (part: Part): string =>
+	PART_OPTIONS.find(({ value }) => value === part)?.text ?? part;
+
+/** Why a framing cannot be had, and what would. */
+export function framingProblemText(problem: FramingProblem, units: Units): string {
+	const length = (metres: number) => smallLength(metres, units);
+	switch (problem.why) {
+		case 'nobody':
+			return 'There is nobody to frame.';
+		case 'no-room':
+			return `That framing needs the camera ${length(problem.backM)} farther back, and there are only ${length(problem.clearM)} behind it. A shorter focal length would do it from here.`;
+		case 'too-near':
+			return `That framing needs the camera ${length(problem.depthM)} away, nearer than this lens can focus (${length(problem.closestFocusM)}). A longer focal length would do it.`;
+		case 'lens-too-long': {
+			const { shortestMm, neededMm } = problem;
+			const needs = neededMm === null ? '' : `: it takes about ${Math.floor(neededMm)} mm`;
+			return `Even at ${shortestMm} mm this lens cannot take that in from here${needs}. Step back, or take a wider lens.`;
+		}
+	}
+}

@@ -1,0 +1,101 @@
+/** Numbers as a photographer reads them. */
+
+export type Units = 'm' | 'ft';
+
+const METRES_PER_FOOT = 0.3048;
+
+/** A distance: "6.10 m", "20.0 ft". */
+export function distance(metres: number, units: Units): string {
+	if (!Number.isFinite(metres)) return 'infinity';
+	return units === 'm'
+		? `${metres.toFixed(metres < 20 ? 2 : 1)} m`
+		: `${(metres / METRES_PER_FOOT).toFixed(metres < 20 ? 1 : 0)} ft`;
+}
+
+/** A short length, to be felt rather than read: "6 cm", "1.2 m", "2½ in" as "2.5 in". */
+export function smallLength(metres: number, units: Units): string {
+	const size = Math.abs(metres);
+	if (units === 'm') {
+		if (size < 0.01) return `${Math.round(size * 1000)} mm`;
+		return size < 0.995 ? `${Math.round(size * 100)} cm` : `${Number(size.toFixed(1))} m`;
+	}
+	const inches = (size / METRES_PER_FOOT) * 12;
+	if (inches < 24) return `${inches < 3 ? inches.toFixed(1) : Math.round(inches)} in`;
+	return `${(inches / 12).toFixed(1)} ft`;
+}
+
+/** The size of a detail in the scene: "43 mm", "1.7 in". */
+export const detailLength = (sizeMm: number, units: Units): string =>
+	units === 'm'
+		? `${Math.round(sizeMm)} mm`
+		: `${((sizeMm / 1000 / METRES_PER_FOOT) * 12).toFixed(1)} in`;
+
+export const toUnits = (metres: number, units: Units): number =>
+	units === 'm' ? metres : metres / METRES_PER_FOOT;
+export const fromUnits = (value: number, units: Units): number =>
+	units === 'm' ? value : value * METRES_PER_FOOT;
+
+/** "f/4.5" */
+export const fStop = (fNumber: number): string => `f/${fNumber}`;
+
+/** "1 stop", "2.5 stops", "a third of a stop". */
+export function stopsInWords(stops: number): string {
+	const thirds = Math.round(stops * 3);
+	if (thirds === 1) return 'a third of a stop';
+	if (thirds === 2) return 'two thirds of a stop';
+	const text = stops.toFixed(1).replace(/\.0$/, '');
+	return text === '1' ? '1 stop' : `${text} stops`;
+}
+
+const FRACTIONS: readonly (readonly [number, string])[] = [
+	[1, 'all'],
+	[3 / 4, 'three quarters'],
+	[2 / 3, 'two thirds'],
+	[1 / 2, 'half'],
+	[1 / 3, 'a third'],
+	[1 / 4, 'a quarter'],
+	[1 / 5, 'a fifth'],
+	[1 / 6, 'a sixth'],
+	[1 / 8, 'an eighth'],
+	[1 / 10, 'a tenth'],
+	[1 / 15, 'a fifteenth'],
+	[1 / 20, 'a twentieth'],
+	[1 / 30, 'a thirtieth'],
+	[1 / 50, 'a fiftieth']
+];
+
+/** A share as one judges it by eye: "a third"; more than all as "more than all". */
+export function shareInWords(share: number): string {
+	if (share > 1.1) return 'more than all';
+	const away = ([value]: readonly [number, string]) => Math.abs(Math.log(value / share));
+	return FRACTIONS.reduce((best, one) => (away(one) < away(best) ? one : best))[1];
+}
+
+const NUMBERS = [
+	'no',
+	'one',
+	'two',
+	'three',
+	'four',
+	'five',
+	'six',
+	'seven',
+	'eight',
+	'nine',
+	'ten',
+	'eleven',
+	'twelve',
+	'thirteen',
+	'fourteen',
+	'fifteen',
+	'sixteen',
+	'seventeen',
+	'eighteen',
+	'nineteen',
+	'twenty'
+];
+
+/** "twelve"; figures from twenty-one on. */
+export const count = (n: number): string => NUMBERS[n] ?? String(n);
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

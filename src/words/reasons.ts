@@ -1,0 +1,122 @@
+import type { Reason, ReasonOf, SpotRef } from '$core/format/reasons';
+import type { Shot } from '$core/format/shot';
+import { isoWords, shutterWords } from './light';
+import { nameOf, nameOfId } from './names';
+import { stopsInWords, detailLength, distance, fStop, smallLength, type Units } from './numbers';
+
+/** Why a plan is as it is, as one says it. */
+
+interface Saying {
+	readonly shot: Shot;
+	readonly units: Units;
+}
+
+type Sayings = {
+	readonly [C in Reason['code']]: (reason: ReasonOf<C>, saying: Saying) => string;
+};
+
+/** Why somebody is not seen; with a name for what is in the way, if it is known. */
+export function unseenWords(why: 'cut' | 'turned' | 'hidden', by = ''): string {
+	return {
+		cut: 'outside the frame',
+		turned: 'turned away',
+		hidden: `hidden behind ${by || 'others'}`
+	}[why];
+}
+
+const REASONS: Sayings = {
+	'nobody-seen': () => 'Nobody who should be sharp can be seen from here.',
+	binding: (one, { shot }) =>
+		`${nameOf(shot, one)} is the hardest to hold at ${fStop(one.fNumber)}.`,
+	infeasible: (one, { shot }) =>
+		`At ${fStop(one.fNumber)}, ${nameOf(shot, one)} is still ${stopsInWords(one.shortStops)} short of sharp.`,
+	'no-margin': ({ safetyStops }) =>
+		`Everyone is sharp, but without the margin asked for (${stopsInWords(safetyStops)}).`,
+	diffraction: ({ fNumber }) =>
+		`At ${fStop(fNumber)} the small opening itself softens the whole picture.`,
+	'no-focus': () => 'There is nothing in the picture to focus on.',
+	'too-close': ({ personId, thingId, closestFocusM }, { shot, units }) => {
+		const who = nameOfId(shot, personId ?? thingId ?? null) || 'That distance';
+		return `${who} is nearer than this lens can focus (${distance(closestFocusM, units)}).`;
+	},
+	lean: ({ leanM, gainStops }) =>
+		`Focus locked, then a lean ${leanM > 0 ? 'forward' : 'back'}, would gain ${stopsInWords(gainStops)}.`,
+	'move-point': (one, { shot }) => {
+		const level = one.isUpright ? ', the body held level' : '';
+		const where = `column ${one.column + 1} of ${one.columns}, row ${one.row + 1} of ${one.rows}`;
+		return `Put a focus point on ${nameOf(shot, one)}: ${where}${level}.`;
+	},
+	reframe: (one, { shot }) =>
+		`${unreached(one)}Lock on ${nameOf(shot, one)} with the middle point and turn only the wrists.`,
+	manual: (one, { shot }) => {
+		const spot = one.isSpot ? ` on ${nameOf(shot, one)}` : '';
+		return one.canReframe
+			? `${unreached(one)}Focus by hand${spot}, magnified.`
+			: `${unreached(one)}Focus by hand${spot}, magnified: reframing would lose it.`;
+	},
+	'reframe-error': ({ errorM, worstRatio, holds }, { units }) => {
+		const left = `Locking and reframing by the wrists would leave the focus ${smallLength(errorM, units)} behind`;
+		return holds
+			? `${left}: it holds.`
+			: `${left}: too much, the worst blur would be ${worstRatio.toFixed(1)} of what is allowed.`;
+	},
+	box: ({ boxMm }, { units }) =>
+		`A focus box covers ${detailLength(boxMm, units)} there, more than an eye: it may settle on brow, lashes or nose. Use a smaller one, or magnify.`,
+	'outer-point': () =>
+		'That focus point is an outer one, less sensitive than the middle one: give it contrast, and check.',
+	'mode-single': () => 'Single focusing, and release at once: waiting moves you and them.',
+	'mode-continuous': (one: SpotRef, { shot }) =>
+		`Continuous focusing, held on ${nameOf(shot, one)}.`,
+	unseen: ({ personId, why, by }, { shot }) =>
+		`${nameOfId(shot, personId)} is ${unseenWords(why, nameOfId(shot, by))}.`,
+	outside: ({ thingId }, { shot }) => `${nameOfId(shot, thingId)} is outside the frame.`,
+	shutter: ({ shutterS, why, personId = null, focalMm }, { shot }) => {
+		const because = {
+			hands: `at ${Math.round(focalMm)} mm hands ask for it`,
+			motion: `${nameOfId(shot, personId)} moves`,
+			group: 'among three or more people somebody always moves',
+			anyone: 'nobody keeps quite still'
+		}[why];
+		return `No slower than ${shutterWords(shutterS)}: ${because}.`;
+	},
+	'iso-high': ({ iso, shortStops }) =>
+		`Too dark: it asks for ${isoWords(iso)}, ${stopsInWords(shortStops)} over this body’s highest. More light, or a steadier hold, or a wider opening.`,
+	'too-bright': ({ shutterS, shortStops, isFlash }) =>
+		isFlash
+			? `The flash is ${stopsInWords(shortStops)} too strong even at its least: take it farther away, or stop down.`
+			: `Too bright for this opening: ${shutterWords(shutterS)} is faster than this body has. A grey filter of ${stopsInWords(shortStops)} mends it.`,
+	'too-slow': ({ shutterS, shortStops }) =>
+		`With the ISO held, the shutter comes to ${shutterWords(shutterS)}, ${stopsInWords(shortStops)} too slow for hands or people.`,
+	'no-power': ({ shortStops }) =>
+		`The flash is ${stopsInWords(shortStops)} short of power: bring it nearer, open up, or raise the ISO.`,
+	sync: ({ shutterS }) =>
+		`People or hands ask for a shutter faster than the flash allows (${shutterWords(shutterS)}).`,
+	'room-light': ({ belowStops }) =>
+		`The room is only ${stopsInWords(belowStops)} below the flash and shows beside it: movement may leave a ghost.`,
+	frozen: () => 'Without the flash a frame is black: the flash freezes everybody.',
+	'group-shutter': ({ shutterS }) =>
+		`For a group ${shutterWords(shutterS)} is better, if the light allows.`,
+	drive: ({ drive }) =>
+		({
+			bursts: 'Short bursts while they move.',
+			several: 'Several frames, one after the other: somebody blinks or sways.',
+			single: 'Single frames, each focused anew.'
+		})[drive],
+	metering: ({ metering }) =>
+		metering === 'frame'
+			? 'Meter the whole frame, watching the highlight warning.'
+			: 'Meter on the focus point; or on the whole frame, watching the highlight warning.'
+};
+
+const unreached = ({ hasPoint }: { readonly hasPoint: boolean }): string =>
+	hasPoint ? '' : 'No focus point reaches there. ';
+
+/** One reason, in a sentence. */
+export function reasonText(reason: Reason, shot: Shot, units: Units): string {
+	const say = REASONS[reason.code] as (reason: Reason, saying: Saying) => string;
+	return say(reason, { shot, units });
+}
+
+/** What to tell somebody whose shot asks for nothing. */
+export const ASKS_FOR_NOTHING =
+	'There is nobody and nothing to be sharp in this shot: ask it of at least one person or thing.';

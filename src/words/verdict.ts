@@ -1,0 +1,182 @@
+import { whereStands } from '$core/arrange/rows';
+import type { Plan, Unseen } from '$core/format/plan';
+import { stopsBetween } from '$core/optics/fNumber';
+import { impressionOf, nosePerspective } from '$core/optics/perspective';
+import type { Solution } from '$core/study/plan';
+import { faceRatios } from '$core/study/take';
+import { isHuman } from '$core/tables/heads';
+import { exposureWords } from './light';
+import { nameOf, nameOfId, namesOf, spotRef } from './names';
+import { capital, count, distance, fStop, smallLength, stopsInWords, type Units } from './numbers';
+import { reasonText, unseenWords } from './reasons';
+import { rowName, whereWords } from './rows';
+
+/** The plan in words one would say to an assistant. */
+
+export interface Verdict {
+	/** What to focus on; empty when there is nothing. */
+	readonly focusOn: string;
+	/** Where that is: "middle row, third from left". */
+	readonly where: string;
+	readonly fNumber: string;
+	/** Shutter, ISO and flash; empty while nothing is known of the light. */
+	readonly exposure: string;
+	/** The rest, one sentence each. */
+	readonly sentences: readonly string[];
+}
+
+export function verdictOf(solution: Solution, units: Units): Verdict {
+	const { plan, study } = solution;
+	const { shot, scene } = study;
+	const { focus } = plan;
+	const said = (wanted: (reason: Plan['reasons'][number]) => boolean) =>
+		plan.reasons.filter(wanted).map((reason) => reasonText(reason, shot, units));
+	if (!focus || plan.fNumber === null) {
+		return { focusOn: '', where: '', fNumber: '', exposure: '', sentences: said(() => true) };
+	}
+	const sentences = [
+		facesSentence(solution),
+		leanSentence(plan, units),
+		slackSentence(solution, units),
+		...thingSentences(solution),
+		...unseenSentences(solution),
+		// what is wrong with the light; that the room shows beside a flash is told under "why"
+		...said(({ code }) => code !== 'room-light' && isFlag(plan, code)),
+		// how to focus, where it is not simply a point put there
+		...said(
+			({ code }) => code === focus.technique && code !== 'move-point' && focus.kind !== 'depth'
+		),
+		perspectiveSentence(solution)
+	];
+	return {
+		focusOn:
+			focus.kind === 'depth'
+				? `a plane ${distance(focus.depthM, units)} away`
+				: nameOf(shot, spotRef(focus)),
+		where: focus.personId ? whereWords(whereStands(scene.rows, focus.personId)) : '',
+		fNumber: fStop(plan.fNumber),
+		exposure: exposureWords(plan.exposure),
+		sentences: sentences.filter((sentence) => sentence !== '')
+	};
+}
+
+const isFlag = ({ exposure }: Plan, code: string): boolean =>
+	exposure?.flags.some((flag) => flag === code) ?? false;
+
+/** Said only where a face reads strangely. */
+function perspectiveSentence({ study: { scene } }: Solution): string {
+	const nearest = scene.sightings
+		.filter(({ person }) => person.need !== 'free' && isHuman(person.build))
+		.flatMap(({ nearEye }) => nearEye?.seen.distanceM ?? [])
+		.sort((a, b) => a - b)[0];
+	if (nearest === undefined) return '';
+	const share = nosePerspective(nearest);
+	const percent = `${Math.round(share * 100)} %`;
+	const impression = impressionOf(share);
+	if (impression === 'distorted')
+		return `So near, faces are distorted: noses ${percent} too large.`;
+	return impression === 'strong' ? `So near, noses look ${percent} larger than usual.` : '';
+}
+
+/** The worst ratio of each person with targets. */
+const faces = ({ take, study: { shot } }: Solution): { name: string; ratio: number }[] =>
+	take ? [...faceRatios(take)].map(([id, ratio]) => ({ name: nameOfId(shot, id), ratio })) : [];
+
+function facesSentence(solution: Solution): string {
+	const { plan, study } = solution;
+	const all = faces(solution);
+	const lost = all.filter(({ ratio }) => ratio > 1).sort((a, b) => b.ratio - a.ratio);
+	const sharpThings = plan.targets.filter(({ thingId, ratio }) => thingId && ratio > 1);
+	const [worst] = lost;
+	if (worst) {
+		const short = `${stopsInWords(stopsBetween(1, worst.ratio))} short`;
+		const rest = all.length - lost.length;
+		const others =
+			rest > 0 ? ` ${capital(count(rest))} of ${count(all.length)} faces are sharp.` : '';
+		return lost.length === 1
+			? `${worst.name} is ${short} of sharp.${others}`
+			: `${namesOf(lost.map(({ name }) => name))} are not sharp; ${worst.name} is ${short}.${others}`;
+	}
+	if (sharpThings.length > 0) {
+		const names = sharpThings.map((target) => nameOf(study.shot, target));
+		return `The ${namesOf(names)} ${names.length > 1 ? 'are' : 'is'} not sharp.`;
+	}
+	if (all.length === 0) return plan.feasible ? 'What must be sharp is.' : '';
+	const [one] = all;
+	if (all.length === 1 && one) {
+		const isLoose = study.shot.people.some(
+			({ name, need }) => name === one.name && need === 'soft'
+		);
+		return isLoose ? `${one.name} is soft but known.` : `${one.name} is sharp.`;
+	}
+	return all.length === 2 ? 'Both faces hold.' : `All ${count(all.length)} faces hold.`;
+}
+
+/** Below this the lean is not worth saying. */
+const LEAN_STOPS = 2 / 3;
+/** A lean farther than this is a step, and nobody can judge it. */
+const LEAN_MOST_M = 0.4;
+
+function leanSentence({ free, focus }: Plan, units: Units): string {
+	if (!free?.gainStops || free.gainStops < LEAN_STOPS || focus?.kind !== 'eye') return '';
+	if (Math.abs(free.leanM) > LEAN_MOST_M) return '';
+	const way = free.leanM > 0 ? 'forward' : 'back';
+	const gain = stopsInWords(free.gainStops);
+	return `Or lock there, then lean ${smallLength(free.leanM, units)} ${way}: that gains ${gain}.`;
+}
+
+function slackSentence({ plan, study: { scene } }: Solution, units: Units): string {
+	const { slack } = plan;
+	if (!slack || !plan.feasible) return '';
+	const sway = least(slack.cameraForwardM, slack.cameraBackM);
+	const parts = [sway === null ? 'sway as you like' : `sway ${smallLength(sway, units)}`];
+	if (scene.rows.length > 1) {
+		const drifts = scene.rows.map(({ members }) =>
+			least(
+				...members.flatMap(({ personId }) => {
+					const own = slack.people.find((one) => one.personId === personId);
+					return own ? [own.forwardM, own.backM] : [];
+				})
+			)
+		);
+		const index = drifts.reduce<number>(
+			(tightest, drift, i) => ((drift ?? Infinity) < (drifts[tightest] ?? Infinity) ? i : tightest),
+			0
+		);
+		const drift = drifts[index] ?? null;
+		if (drift !== null) {
+			parts.push(`the ${rowName(index, scene.rows.length)} may drift ${smallLength(drift, units)}`);
+		}
+	}
+	return `You may ${parts.join(', ')}.`;
+}
+
+function least(...lengths: readonly (number | null)[]): number | null {
+	const known = lengths.filter((one) => one !== null);
+	return known.length > 0 ? Math.min(...known) : null;
+}
+
+function thingSentences({ plan, study: { shot } }: Solution): string[] {
+	return plan.things.flatMap(({ id, state, intent, met }) => {
+		const label = nameOfId(shot, id);
+		const is = label.endsWith('s') && !label.endsWith('ss') ? 'are' : 'is';
+		if (intent === 'any' || intent === 'sharp') return [];
+		if (state === 'outside') return [`The ${label} ${is} outside the frame.`];
+		return [met ? `The ${label} ${is} ${state}.` : `The ${label} ${is} ${state}, not ${intent}.`];
+	});
+}
+
+/** More people than this with the same fate are told together. */
+const MOST_SINGLY = 2;
+
+function unseenSentences({ plan, study: { shot } }: Solution): string[] {
+	const whys: readonly Unseen['why'][] = ['cut', 'turned', 'hidden'];
+	return whys.flatMap((why) => {
+		const those = plan.unseen.filter((one) => one.why === why);
+		const name = (id: string | null) => nameOfId(shot, id);
+		if (those.length > MOST_SINGLY) {
+			return [`${namesOf(those.map(({ personId }) => name(personId)))} are ${unseenWords(why)}.`];
+		}
+		return those.map(({ personId, by }) => `${name(personId)} is ${unseenWords(why, name(by))}.`);
+	});
+}

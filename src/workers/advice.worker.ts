@@ -1,0 +1,54 @@
+import { adviceFor, type Advice } from '$core/advice/advice';
+import { aboutCosts, type AboutCost } from '$core/advice/comparisons';
+import { lensWays, type LensWay } from '$core/advice/lensWays';
+import { backRowNearerM, floorPlan, type FloorArea, type FloorPlan } from '$core/advice/standing';
+import type { Lens, Shot } from '$core/format/shot';
+import { byOdds } from '$core/odds/byOdds';
+import { study } from '$core/study/study';
+import type { Spreads } from '$core/tables/spreads';
+import { serve } from './protocol';
+
+/** What takes longer than a frame: advice, other lenses, where to stand, what else the picture could be. */
+
+interface OfShot {
+	readonly shot: Shot;
+	readonly spreads: Spreads;
+}
+interface OfKit extends OfShot {
+	readonly lenses: readonly Lens[];
+}
+
+export type AdviceQuestions = {
+	readonly advice: { question: OfKit; partial: never; answer: Advice[] };
+	readonly ways: { question: OfKit; partial: never; answer: LensWay[] };
+	/** What the other pictures of an arrangement with an object come to. */
+	readonly abouts: { question: OfShot; partial: never; answer: AboutCost[] };
+	/** How much nearer the back row must stand, m; null when even one row would not hold. */
+	readonly backRowNearer: {
+		question: OfShot & { readonly fNumberExact: number };
+		partial: never;
+		answer: { readonly metres: number | null };
+	};
+	readonly floor: {
+		question: OfKit & { readonly area: FloorArea; readonly cells: number };
+		partial: never;
+		answer: FloorPlan;
+	};
+};
+
+const studyOf = ({ shot, spreads }: OfShot) => study(shot, byOdds(spreads));
+
+serve<AdviceQuestions>({
+	advice: (asked) => adviceFor(studyOf(asked), asked.lenses),
+	ways: (asked) => lensWays(studyOf(asked), asked.lenses),
+	abouts: (asked) => aboutCosts(studyOf(asked)),
+	backRowNearer: (asked) => ({ metres: backRowNearerM(studyOf(asked), asked.fNumberExact) }),
+	async floor(asked, { breathe }) {
+		const rows = floorPlan(studyOf(asked), asked.lenses, asked.area, asked.cells);
+		for (;;) {
+			const { value, done } = rows.next();
+			if (done) return value;
+			await breathe();
+		}
+	}
+});

@@ -1,0 +1,79 @@
+import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import type { QA, Service } from './protocol';
+
+/** The page's half of `protocol.ts`: the only way in which the page asks a worker. */
+
+interface Asking<P> {
+	/** Takes the question back: the worker stops, the promise rejects with the signal's reason. */
+	readonly signal?: AbortSignal;
+	/** Is told what is known so far. */
+	readonly tell?: (partial: P) => void;
+}
+
+interface Running {
+	readonly worker: Worker;
+	readonly service: Remote<Service>;
+	/** Rejects when the worker cannot be loaded or dies. */
+	readonly failed: Promise<never>;
+}
+
+/** A worker that is started when first asked, and anew after it failed. */
+export class WorkerPort<S extends Record<string, QA>> {
+	readonly #start: () => Worker;
+	#running: Running | null = null;
+	#tickets = 0;
+
+	/** @param start `() => new Worker(new URL('./some.worker.ts', import.meta.url), { type: 'module' })` */
+	constructor(start: () => Worker) {
+		this.#start = start;
+	}
+
+	/** Asks; rejects when the worker fails, or the signal says so. */
+	async ask<K extends keyof S & string>(
+		name: K,
+		question: S[K]['question'],
+		{ signal, tell }: Asking<S[K]['partial']> = {}
+	): Promise<S[K]['answer']> {
+		signal?.throwIfAborted();
+		const running = (this.#running ??= this.#run());
+		const ticket = ++this.#tickets;
+		const told = proxy((partial: S[K]['partial']) => {
+			if (!signal?.aborted) tell?.(partial);
+		});
+		const takenBack = new Promise<never>((_, reject) => {
+			signal?.addEventListener(
+				'abort',
+				() => {
+					void running.service.cancel(ticket);
+					reject(signal.reason as Error);
+				},
+				{ once: true }
+			);
+		});
+		const answer = running.service.ask(name, question, ticket, told);
+		// what comes of it after it was taken back concerns nobody
+		answer.catch(() => {});
+		return (await Promise.race([answer, running.failed, takenBack])) as S[K]['answer'];
+	}
+
+	/** Ends the worker; the next question starts another. */
+	stop(): void {
+		const running = this.#running;
+		this.#running = null;
+		running?.service[releaseProxy]();
+		running?.worker.terminate();
+	}
+
+	#run(): Running {
+		const worker = this.#start();
+		const failed = new Promise<never>((_, reject) => {
+			worker.addEventListener('error', (event) => {
+				event.preventDefault();
+				this.stop();
+				reject(new Error(event.message || 'this part of the app could not be loaded'));
+			});
+		});
+		failed.catch(() => {});
+		return { worker, service: wrap<Service>(worker), failed };
+	}
+}

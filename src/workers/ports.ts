@@ -1,0 +1,15 @@
+import type { AdviceQuestions } from './advice.worker';
+import type { OddsQuestions } from './odds.worker';
+import { WorkerPort } from './port';
+
+/** The workers that compute beside the page; each is started when first asked. */
+
+export type { OddsTable } from './odds.worker';
+
+export const advicePort = new WorkerPort<AdviceQuestions>(
+	() => new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' })
+);
+
+export const oddsPort = new WorkerPort<OddsQuestions>(
+	() => new Worker(new URL('./odds.worker.ts', import.meta.url), { type: 'module' })
+);
