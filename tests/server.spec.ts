@@ -6,7 +6,7 @@ import { expect, test } from '@playwright/test';
 
 /** The built server as scripts and studios meet it. */
 
-const [example] = JSON.parse(readFileSync('src/core/solve/examples.json', 'utf8')) as {
+const [example] = JSON.parse(readFileSync('src/core/study/examples.json', 'utf8')) as {
 	shot: object;
 	plan: { fNumberExact: number };
 }[];

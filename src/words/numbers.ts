@@ -30,10 +30,37 @@ export const detailLength = (sizeMm: number, units: Units): string =>
 		? `${Math.round(sizeMm)} mm`
 		: `${((sizeMm / 1000 / METRES_PER_FOOT) * 12).toFixed(1)} in`;
 
-export const toUnits = (metres: number, units: Units): number =>
-	units === 'm' ? metres : metres / METRES_PER_FOOT;
-export const fromUnits = (value: number, units: Units): number =>
-	units === 'm' ? value : value * METRES_PER_FOOT;
+/** How a length of the files is shown and typed: in which unit, how much one of it is, how finely. */
+export interface Scale {
+	readonly unit: string;
+	/** One of the unit, in the unit of the file. */
+	readonly one: number;
+	readonly digits: number;
+	readonly step: number;
+}
+
+const SCALES: Readonly<Record<Units, Readonly<Record<'m' | 'cm' | 'mm', Scale>>>> = {
+	m: {
+		m: { unit: 'm', one: 1, digits: 3, step: 0.05 },
+		cm: { unit: 'cm', one: 1, digits: 0, step: 1 },
+		mm: { unit: 'mm', one: 1, digits: 1, step: 1 }
+	},
+	ft: {
+		m: { unit: 'ft', one: METRES_PER_FOOT, digits: 2, step: 0.2 },
+		cm: { unit: 'in', one: METRES_PER_FOOT * (100 / 12), digits: 1, step: 0.5 },
+		mm: { unit: 'in', one: METRES_PER_FOOT * (1000 / 12), digits: 2, step: 0.1 }
+	}
+};
+
+/** @param unit of the file: m, cm or mm; also per second, as in mm/s */
+export function scaleOf(unit: string, units: Units): Scale {
+	const [length = '', per] = unit.split('/');
+	const scale = SCALES[units][length as 'm' | 'cm' | 'mm'];
+	return per ? { ...scale, unit: `${scale.unit}/${per}` } : scale;
+}
+
+export const toUnits = (metres: number, units: Units): number => metres / SCALES[units].m.one;
+export const fromUnits = (value: number, units: Units): number => value * SCALES[units].m.one;
 
 /** "f/4.5" */
 export const fStop = (fNumber: number): string => `f/${fNumber}`;

@@ -15,12 +15,20 @@ export function number(label: string, low: number, high: number, unit = '') {
 			error: (issue) => (issue.input === undefined ? missing(label) : `${label} must be a number`)
 		})
 		.min(low, range)
-		.max(high, range);
+		.max(high, range)
+		.meta(unit ? { unit } : {});
+}
+
+/** A length of the place, which some read in feet and inches. */
+export function length(label: string, low: number, high: number, unit: 'm' | 'cm' | 'mm') {
+	return number(label, low, high, unit).meta({ unit, isLength: true });
 }
 
 /** A whole number within bounds, both included. */
-export function whole(label: string, low: number, high: number) {
-	return number(label, low, high).int(`${label} must be a whole number`);
+export function whole(label: string, low: number, high: number, unit = '') {
+	return number(label, low, high, unit)
+		.int(`${label} must be a whole number`)
+		.meta(unit ? { unit } : {});
 }
 
 /** Text of a bounded length. */
@@ -75,6 +83,6 @@ export function pair(label: string, item: ReturnType<typeof number>) {
 
 /** A point of the world, metres. */
 export function point(label: string) {
-	const axis = (name: string) => number(`${label}: ${name}`, -500, 500, 'm');
+	const axis = (name: string) => length(`${label}: ${name}`, -500, 500, 'm');
 	return record(label, { x: axis('x'), y: axis('y'), z: axis('z') });
 }

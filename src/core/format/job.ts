@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { list, number, oneOf, record, text, whole } from './fields';
+import { length, list, number, oneOf, record, text, whole } from './fields';
 import { BUILDS } from '../tables/heads';
 import { BodySchema, LensSchema, LIMITS, ShotSchema } from './shot';
 
@@ -45,7 +45,7 @@ const GuestSchema = record('the person', {
 	id: id('the id'),
 	name: text('the name', 1, LIMITS.name),
 	build: oneOf('the build', BUILDS).default('adult'),
-	eyeHeightM: number('the height of the eyes', 0.05, 2.5, 'm').default(1.6),
+	eyeHeightM: length('the height of the eyes', 0.05, 2.5, 'm').default(1.6),
 	glasses: z.boolean({ error: 'glasses must be yes or no' }).default(false),
 	note: text('the note', 0, JOB_LIMITS.guestNote).default('')
 });
@@ -64,7 +64,7 @@ export const STATUSES = ['planned', 'taken', 'skipped'] as const;
 /** What a day says of a shot beside the shot itself. */
 export const SLOT_SHAPE = {
 	startsAt: localTime('the start'),
-	minutes: whole('the minutes', 0, 1440),
+	minutes: whole('the minutes', 0, 1440, 'min'),
 	status: oneOf('the status', STATUSES),
 	/** Where on the premises: "stone steps". */
 	place: text('the place', 0, JOB_LIMITS.place).default(''),

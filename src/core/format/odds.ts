@@ -27,10 +27,12 @@ const MOST_FRAMES = 20_000;
 export const SpreadsSchema = record(
 	'the spreads',
 	Object.fromEntries(
-		Object.entries(SPREADS).map(([key, { initial, low, high, meaning, unit }]) => [
-			key,
-			number(`“${meaning}”`, low, high, unit).default(initial)
-		])
+		Object.entries(SPREADS).map(([key, { of, initial, low, high, meaning, unit }]) => {
+			const value = number(`“${meaning}”`, low, high, unit);
+			// how far somebody sways is a length of the place; what is off at the sensor is not
+			const isLength = unit.startsWith('mm') && of !== 'focusing';
+			return [key, (isLength ? value.meta({ unit, isLength }) : value).default(initial)];
+		})
 	)
 ) as unknown as z.ZodType<Spreads, Partial<Spreads>>;
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { BUILDS } from '../tables/heads';
 import { LANDMARK_NAMES } from '../tables/landmarks';
-import { list, number, oneOf, pair, point, record, text, whole } from './fields';
+import { length, list, number, oneOf, pair, point, record, text, whole } from './fields';
 
 /** The shot file, version 1: the one definition of every name, unit and bound in it. */
 
@@ -77,7 +77,7 @@ export const LensSchema = record('the lens', {
 	),
 	widestFNumber: pair('the widest f-number', widest),
 	smallestFNumber: number('the smallest aperture', 4, 64),
-	closestFocusM: number('the closest focus', 0.05, 10, 'm'),
+	closestFocusM: length('the closest focus', 0.05, 10, 'm'),
 	fieldBend: number('the bend of the focus surface', -1, 1).default(0),
 	stabiliserStops: number('the stabiliser', 0, 8, 'stops').default(0),
 	/** Straight blades of the aperture; 0 for a round one. Shapes discs of light in the preview. */
@@ -119,16 +119,16 @@ const ThingSchema = record('this thing', {
 	id: Id,
 	label: text('the label', 1, 80),
 	position: point('the thing’s place'),
-	widthM: number('the width', 0.001, 500, 'm').default(1),
-	heightM: number('the height', 0.001, 500, 'm').default(1),
-	detailMm: number('the size of the detail that matters', 0.5, 5000, 'mm'),
+	widthM: length('the width', 0.001, 500, 'm').default(1),
+	heightM: length('the height', 0.001, 500, 'm').default(1),
+	detailMm: length('the size of the detail that matters', 0.5, 5000, 'mm'),
 	intent: oneOf('what this thing should become', INTENTS).default('any'),
 	look: oneOf('the look of this thing', LOOKS).default('bars')
 });
 
 const PlaceSchema = record('the place', {
-	clearBehindCameraM: number('the room behind the camera', 0, 200, 'm').optional(),
-	highestCameraM: number('the highest the camera can go', 0.2, 6, 'm').optional()
+	clearBehindCameraM: length('the room behind the camera', 0, 200, 'm').optional(),
+	highestCameraM: length('the highest the camera can go', 0.2, 6, 'm').optional()
 });
 
 const simpleStandard = <T extends string>(standard: T) =>
@@ -142,8 +142,8 @@ const SharpnessSchema = z.discriminatedUnion(
 		simpleStandard('pixel'),
 		record('the sharpness standard', {
 			standard: z.literal('print'),
-			printWidthCm: number('the width of the print', 5, 500, 'cm'),
-			viewingDistanceCm: number('the viewing distance', 10, 1000, 'cm')
+			printWidthCm: length('the width of the print', 5, 500, 'cm'),
+			viewingDistanceCm: length('the viewing distance', 10, 1000, 'cm')
 		})
 	],
 	{ error: () => 'what counts as sharp must be one of: album, screen, pixel, print' }
@@ -155,8 +155,8 @@ const LightSchema = z.discriminatedUnion(
 		record('the light', { mode: z.literal('ambient'), ev100: number('the EV', -20, 30) }),
 		record('the light', {
 			mode: z.literal('flash'),
-			guideNumberM: number('the guide number', 0.5, 500, 'm'),
-			distanceM: number('the distance of the flash', 0.05, 500, 'm'),
+			guideNumberM: length('the guide number', 0.5, 500, 'm'),
+			distanceM: length('the distance of the flash', 0.05, 500, 'm'),
 			ambientEv100: number('the EV of the room', -20, 30)
 		})
 	],
@@ -170,7 +170,7 @@ const FocusChoiceSchema = z.union(
 			landmark: oneOf('the part of the face', LANDMARK_NAMES).optional()
 		}),
 		record('the focus', { thingId: Id }),
-		record('the focus', { depthM: number('the focus depth', 0.01, 1000, 'm') })
+		record('the focus', { depthM: length('the focus depth', 0.01, 1000, 'm') })
 	],
 	{ error: () => 'the focus must name a person, a thing or a depth, and nothing else' }
 );

@@ -1,10 +1,10 @@
 <script lang="ts">
+	import Amount from '../shared/Amount.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { untrack } from 'svelte';
 	import { JOB_LIMITS, type Taken } from '$core/format/job';
 	import { engravedIso, engravedShutter } from '$core/light/dials';
-	import NumberField from '../shared/NumberField.svelte';
 	import type { CardView } from './card.svelte';
 
 	/** The shot is taken: with which settings, and what is worth remembering. */
@@ -12,8 +12,7 @@
 
 	let note = $state('');
 	let fNumber = $state(4);
-	/** As it stands on the dial: 160 for 1/160. */
-	let perSecond = $state(100);
+	let shutterS = $state(0.01);
 	let iso = $state(100);
 
 	// begins with what was noted before, else with the plan
@@ -24,8 +23,7 @@
 			const plan = card.solution?.plan;
 			note = was?.note ?? '';
 			fNumber = was?.fNumber ?? plan?.fNumber ?? 4;
-			const shutterS = was?.shutterS ?? plan?.exposure?.shutterS ?? 0.01;
-			perSecond = Number((1 / engravedShutter(shutterS)).toPrecision(3));
+			shutterS = engravedShutter(was?.shutterS ?? plan?.exposure?.shutterS ?? 0.01);
 			iso = was?.iso ?? engravedIso(plan?.exposure?.iso ?? 100);
 		});
 	});
@@ -34,7 +32,7 @@
 		const taken: Taken = {
 			note: note.trim(),
 			fNumber,
-			shutterS: 1 / perSecond,
+			shutterS,
 			iso,
 			focalMm: card.shot.camera.focalMm
 		};
@@ -48,31 +46,28 @@
 	<div class="stack">
 		<p>What was really used, so that it is known afterwards.</p>
 		<div class="three">
-			<NumberField
+			<Amount
+				of="job.shots.taken.fNumber"
 				label="f/"
 				value={fNumber}
-				low={0.7}
-				high={64}
 				step={0.1}
 				digits={1}
 				onchange={(value) => (fNumber = value)}
 				{newGesture}
 			/>
-			<NumberField
+			<Amount
+				shownAs="one-over"
+				of="job.shots.taken.shutterS"
 				label="1 over"
-				unit="s"
-				value={perSecond}
-				low={0.01}
-				high={64000}
+				value={shutterS}
 				step={10}
-				onchange={(value) => (perSecond = value)}
+				onchange={(value) => (shutterS = value)}
 				{newGesture}
 			/>
-			<NumberField
+			<Amount
+				of="job.shots.taken.iso"
 				label="ISO"
 				value={iso}
-				low={1}
-				high={10000000}
 				step={100}
 				digits={0}
 				onchange={(value) => (iso = value)}

@@ -1,11 +1,11 @@
 <script lang="ts">
+	import Amount from '../shared/Amount.svelte';
 	import { renamed, standsIn, withGuest, withoutGuest } from '$core/day/guests';
 	import { JOB_LIMITS, type Guest } from '$core/format/job';
 	import { LIMITS } from '$core/format/shot';
 	import { BUILDS } from '$core/tables/heads';
 	import { EYE_HEIGHT_M } from '$core/arrange/arrange';
 	import type { ShotRecord } from '$data/database';
-	import Length from '../shared/Length.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import type { DayView } from './day.svelte';
 
@@ -59,11 +59,10 @@
 			value={guest.build}
 			onchoose={(build) => change({ build, eyeHeightM: EYE_HEIGHT_M[build] })}
 		/>
-		<Length
+		<Amount
+			of="job.people.eyeHeightM"
 			label="eyes above the ground"
-			metres={guest.eyeHeightM}
-			low={0.05}
-			high={2.5}
+			value={guest.eyeHeightM}
 			onchange={(eyeHeightM, by) => change({ eyeHeightM }, by)}
 			{newGesture}
 		/>

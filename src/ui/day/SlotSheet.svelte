@@ -1,9 +1,9 @@
 <script lang="ts">
+	import Amount from '../shared/Amount.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { JOB_LIMITS } from '$core/format/job';
 	import { LIMITS } from '$core/format/shot';
-	import NumberField from '../shared/NumberField.svelte';
 	import type { DayView } from './day.svelte';
 
 	/** When and where a shot is taken, and what it is called. */
@@ -52,16 +52,12 @@
 						}}
 					/>
 				</label>
-				<NumberField
+				<Amount
+					of="job.shots.minutes"
 					label="takes"
-					unit="min"
 					value={slot.minutes}
-					low={0}
-					high={1440}
 					step={5}
-					digits={0}
-					onchange={(minutes, by) =>
-						day.changeSlot(record, { minutes: Math.round(minutes) }, words, by)}
+					onchange={(minutes, by) => day.changeSlot(record, { minutes }, words, by)}
 					{newGesture}
 				/>
 			</div>

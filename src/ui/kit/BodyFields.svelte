@@ -1,9 +1,9 @@
 <script lang="ts">
+	import Amount from '../shared/Amount.svelte';
 	import type { Body } from '$core/format/shot';
 	import { FOCUS_GRIDS } from '$data/kit';
 	import Pick from '../shared/Pick.svelte';
 	import NameField from './NameField.svelte';
-	import NumberField from '../shared/NumberField.svelte';
 
 	/** Every number of a body in plain words. */
 	let { body, onchange }: { body: Body; onchange: (body: Body) => void } = $props();
@@ -32,80 +32,72 @@
 
 <NameField name={body.name} onchange={(name) => set({ name })} />
 <div class="fields">
-	<NumberField
+	<Amount
+		of="shot.body.sensor.widthMm"
 		label="sensor, long side"
-		unit="mm"
 		value={body.sensor.widthMm}
-		low={Math.max(3, body.sensor.heightMm)}
-		high={60}
+		low={body.sensor.heightMm}
 		step={0.1}
 		onchange={(widthMm) => sensor({ widthMm })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.body.sensor.heightMm"
 		label="short side"
-		unit="mm"
 		value={body.sensor.heightMm}
-		low={2}
-		high={Math.min(45, body.sensor.widthMm)}
+		high={body.sensor.widthMm}
 		step={0.1}
 		onchange={(heightMm) => sensor({ heightMm })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.body.sensor.pixelsAcross"
 		label="pixels along the long side"
 		value={body.sensor.pixelsAcross}
-		low={500}
-		high={20000}
-		digits={0}
-		onchange={(pixels) => sensor({ pixelsAcross: Math.round(pixels) })}
+		onchange={(pixelsAcross) => sensor({ pixelsAcross })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.body.sensor.pixelsDown"
 		label="along the short side"
 		value={body.sensor.pixelsDown}
-		low={500}
-		high={20000}
-		digits={0}
-		onchange={(pixels) => sensor({ pixelsDown: Math.round(pixels) })}
+		onchange={(pixelsDown) => sensor({ pixelsDown })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.body.iso.0"
 		label="lowest ISO"
 		value={body.iso[0]}
-		low={1}
 		high={body.iso[1]}
 		digits={0}
 		onchange={(lowest) => set({ iso: [lowest, body.iso[1]] })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.body.iso.1"
 		label="highest ISO you accept"
 		value={body.iso[1]}
 		low={body.iso[0]}
-		high={10000000}
 		digits={0}
 		onchange={(highest) => set({ iso: [body.iso[0], highest] })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		shownAs="one-over"
+		of="shot.body.syncSpeedS"
 		label="fastest with flash, 1 over"
-		unit="s"
-		value={1 / body.syncSpeedS}
-		low={1}
-		high={8000}
+		value={body.syncSpeedS}
 		digits={0}
-		onchange={(perSecond) => set({ syncSpeedS: 1 / perSecond })}
+		onchange={(syncSpeedS) => set({ syncSpeedS })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		shownAs="one-over"
+		of="shot.body.fastestShutterS"
 		label="fastest shutter, 1 over"
-		unit="s"
-		value={1 / body.fastestShutterS}
-		low={1}
-		high={128000}
+		value={body.fastestShutterS}
 		digits={0}
-		onchange={(perSecond) => set({ fastestShutterS: 1 / perSecond })}
+		onchange={(fastestShutterS) => set({ fastestShutterS })}
 		{newGesture}
 	/>
 	<Pick
@@ -123,64 +115,56 @@
 		value={body.focusGrid.sensitive}
 		onchoose={(sensitive) => grid({ sensitive })}
 	/>
-	<NumberField
+	<Amount
+		of="shot.body.focusGrid.columns"
 		label="columns of points"
 		value={body.focusGrid.columns}
-		low={1}
-		high={64}
-		digits={0}
-		onchange={(columns) => grid({ columns: Math.round(columns) })}
+		onchange={(columns) => grid({ columns })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.body.focusGrid.rows"
 		label="rows of points"
 		value={body.focusGrid.rows}
-		low={1}
-		high={64}
-		digits={0}
-		onchange={(rows) => grid({ rows: Math.round(rows) })}
+		onchange={(rows) => grid({ rows })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		shownAs="percent"
+		of="shot.body.focusGrid.spanX"
 		label="they cover of the width"
-		unit="%"
-		value={body.focusGrid.spanX * 100}
-		low={5}
-		high={100}
+		value={body.focusGrid.spanX}
 		digits={1}
-		onchange={(percent) => grid({ spanX: percent / 100 })}
+		onchange={(spanX) => grid({ spanX })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		shownAs="percent"
+		of="shot.body.focusGrid.spanY"
 		label="and of the height"
-		unit="%"
-		value={body.focusGrid.spanY * 100}
-		low={5}
-		high={100}
+		value={body.focusGrid.spanY}
 		digits={1}
-		onchange={(percent) => grid({ spanY: percent / 100 })}
+		onchange={(spanY) => grid({ spanY })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		shownAs="percent"
+		of="shot.body.focusGrid.boxX"
 		label="a box covers of the width"
-		unit="%"
-		value={body.focusGrid.boxX * 100}
-		low={0.2}
-		high={30}
+		value={body.focusGrid.boxX}
 		step={0.1}
 		digits={1}
-		onchange={(percent) => grid({ boxX: percent / 100 })}
+		onchange={(boxX) => grid({ boxX })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		shownAs="percent"
+		of="shot.body.focusGrid.boxY"
 		label="and of the height, a box"
-		unit="%"
-		value={body.focusGrid.boxY * 100}
-		low={0.2}
-		high={30}
+		value={body.focusGrid.boxY}
 		step={0.1}
 		digits={1}
-		onchange={(percent) => grid({ boxY: percent / 100 })}
+		onchange={(boxY) => grid({ boxY })}
 		{newGesture}
 	/>
 </div>

@@ -1,7 +1,6 @@
 <script lang="ts">
+	import Amount from '../shared/Amount.svelte';
 	import type { Lens } from '$core/format/shot';
-	import Length from '../shared/Length.svelte';
-	import NumberField from '../shared/NumberField.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import NameField from './NameField.svelte';
 	import { useKit } from './kit.svelte';
@@ -37,89 +36,81 @@
 
 <NameField name={lens.name} onchange={(name) => set({ name })} />
 <div class="fields">
-	<NumberField
+	<Amount
+		of="shot.lens.focalMm.0"
 		label="shortest focal length"
-		unit="mm"
 		value={lens.focalMm[0]}
-		low={4}
 		high={lens.focalMm[1]}
 		digits={1}
 		onchange={(short) => set({ focalMm: [short, lens.focalMm[1]] })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.lens.focalMm.1"
 		label="longest, the same for a prime"
-		unit="mm"
 		value={lens.focalMm[1]}
 		low={lens.focalMm[0]}
-		high={800}
 		digits={1}
 		onchange={(long) => set({ focalMm: [lens.focalMm[0], long] })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.lens.widestFNumber.0"
 		label="widest f/ at the short end"
 		value={lens.widestFNumber[0]}
-		low={0.7}
-		high={Math.min(32, lens.smallestFNumber)}
+		high={lens.smallestFNumber}
 		step={0.1}
 		digits={1}
 		onchange={(widest) => set({ widestFNumber: [widest, lens.widestFNumber[1]] })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.lens.widestFNumber.1"
 		label="widest f/ at the long end"
 		value={lens.widestFNumber[1]}
-		low={0.7}
-		high={Math.min(32, lens.smallestFNumber)}
+		high={lens.smallestFNumber}
 		step={0.1}
 		digits={1}
 		onchange={(widest) => set({ widestFNumber: [lens.widestFNumber[0], widest] })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.lens.smallestFNumber"
 		label="smallest opening f/"
 		value={lens.smallestFNumber}
-		low={Math.max(4, widestEver)}
-		high={64}
+		low={widestEver}
 		digits={1}
 		onchange={(smallestFNumber) => set({ smallestFNumber })}
 		{newGesture}
 	/>
-	<Length
+	<Amount
+		of="shot.lens.closestFocusM"
 		label="closest focus"
-		metres={lens.closestFocusM}
-		low={0.05}
-		high={10}
+		value={lens.closestFocusM}
 		onchange={(closestFocusM) => set({ closestFocusM })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.lens.stabiliserStops"
 		label="stabiliser"
-		unit="stops"
 		value={lens.stabiliserStops}
-		low={0}
-		high={8}
 		step={0.5}
 		digits={1}
 		onchange={(stabiliserStops) => set({ stabiliserStops })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.lens.fieldBend"
 		label="surface of focus: 0 flat, 1 a shell around the camera"
 		value={lens.fieldBend}
-		low={-1}
-		high={1}
 		step={0.05}
 		onchange={(fieldBend) => set({ fieldBend })}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.lens.blades"
 		label="aperture blades, 0 if round"
 		value={lens.blades}
-		low={0}
-		high={20}
-		digits={0}
 		onchange={setBlades}
 		{newGesture}
 	/>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Choice from '../shared/Choice.svelte';
-	import NumberField from '../shared/NumberField.svelte';
+	import Amount from '../shared/Amount.svelte';
 	import { settings, type MyWay } from '../shared/settings.svelte';
 
 	/** One's own school: what new shots begin with. */
@@ -40,12 +40,10 @@
 		onchoose={(technique) => set({ technique })}
 	/>
 	<div class="numbers">
-		<NumberField
+		<Amount
+			of="shot.choices.safetyStops"
 			label="in hand for one or two people"
-			unit="stops"
 			value={mine.marginStops}
-			low={0}
-			high={2}
 			step={1 / 3}
 			onchange={(marginStops) => set({ marginStops })}
 			newGesture={(kind) => kind}

@@ -1,42 +1,46 @@
 <script lang="ts">
+	import { scaleOf } from '$words/numbers';
 	import NumberField from './NumberField.svelte';
 	import { settings } from './settings.svelte';
-	import { fromUnits, toUnits } from '$words/numbers';
 
-	/** A length in metres, shown and typed in the units the user reads. */
+	/** A length of the place, shown and typed in the units the user reads. */
 	interface Props {
 		label: string;
-		metres: number;
+		value: number;
+		/** Of `value`, `low` and `high`: m, cm or mm; also per second. */
+		unit?: string;
 		low: number;
 		high: number;
-		stepM?: number;
-		onchange: (metres: number, gesture: string) => void;
+		digits?: number | undefined;
+		onchange: (value: number, gesture: string) => void;
 		newGesture: (kind: string) => string;
+		/** The label is only for those who listen. */
 		quiet?: boolean;
 	}
 
 	let {
 		label,
-		metres,
+		value,
+		unit = 'm',
 		low,
 		high,
-		stepM = 0.05,
+		digits,
 		onchange,
 		newGesture,
 		quiet = false
 	}: Props = $props();
-	const units = $derived(settings.units);
+	const scale = $derived(scaleOf(unit, settings.units));
 </script>
 
 <NumberField
 	{label}
 	{quiet}
-	value={toUnits(metres, units)}
-	unit={units}
-	low={toUnits(low, units)}
-	high={toUnits(high, units)}
-	step={toUnits(stepM, units)}
-	digits={units === 'm' ? 3 : 2}
-	onchange={(value, gesture) => onchange(fromUnits(value, units), gesture)}
+	value={value / scale.one}
+	unit={scale.unit}
+	low={low / scale.one}
+	high={high / scale.one}
+	step={scale.step}
+	digits={digits ?? scale.digits}
+	onchange={(shown, gesture) => onchange(shown * scale.one, gesture)}
 	{newGesture}
 />

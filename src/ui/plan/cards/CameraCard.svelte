@@ -1,8 +1,7 @@
 <script lang="ts">
+	import Amount from '../../shared/Amount.svelte';
 	import type { Body, Lens } from '$core/format/shot';
 	import Choice from '../../shared/Choice.svelte';
-	import Length from '../../shared/Length.svelte';
-	import NumberField from '../../shared/NumberField.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import { changeCamera } from '../edits';
 	import type { PlanView } from '../plan.svelte';
@@ -85,9 +84,9 @@
 	<Pick label="lens" options={named(lenses)} value={shot.lens.name} onchoose={chooseLens} />
 	<Pick label="body" options={named(bodies)} value={shot.body.name} onchoose={chooseBody} />
 	{#if shot.lens.focalMm[0] < shot.lens.focalMm[1]}
-		<NumberField
+		<Amount
+			of="shot.camera.focalMm"
 			label="focal length"
-			unit="mm"
 			value={shot.camera.focalMm}
 			low={shot.lens.focalMm[0]}
 			high={shot.lens.focalMm[1]}
@@ -96,40 +95,34 @@
 			{newGesture}
 		/>
 	{/if}
-	<Length
+	<Amount
+		of="shot.camera.position.y"
 		label="height"
-		metres={shot.camera.position.y}
+		value={shot.camera.position.y}
 		low={0}
-		high={100}
 		onchange={(y, gesture) => set({ position: { ...shot.camera.position, y } }, gesture)}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.camera.panDeg"
 		label="turned right"
-		unit="°"
 		value={shot.camera.panDeg}
-		low={-180}
-		high={180}
 		digits={1}
 		onchange={(panDeg, gesture) => set({ panDeg }, gesture)}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.camera.tiltDeg"
 		label="tilted up"
-		unit="°"
 		value={shot.camera.tiltDeg}
-		low={-85}
-		high={85}
 		digits={1}
 		onchange={(tiltDeg, gesture) => set({ tiltDeg }, gesture)}
 		{newGesture}
 	/>
-	<NumberField
+	<Amount
+		of="shot.lens.blades"
 		label="aperture blades, 0 if round"
 		value={shot.lens.blades}
-		low={0}
-		high={20}
-		digits={0}
 		onchange={setBlades}
 		{newGesture}
 	/>

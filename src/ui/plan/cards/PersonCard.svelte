@@ -1,6 +1,6 @@
 <script lang="ts">
+	import Amount from '../../shared/Amount.svelte';
 	import type { Person } from '$core/format/shot';
-	import NumberField from '../../shared/NumberField.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import { changePerson } from '../edits';
 	import type { PlanView } from '../plan.svelte';
@@ -26,12 +26,10 @@
 		value={person.keep}
 		onchoose={(keep) => set({ keep })}
 	/>
-	<NumberField
+	<Amount
+		of="shot.people.turnDeg"
 		label="head turned"
-		unit="°"
 		value={person.turnDeg}
-		low={-180}
-		high={180}
 		step={5}
 		digits={0}
 		onchange={(turnDeg, gesture) => set({ turnDeg }, gesture)}
@@ -47,23 +45,19 @@
 <details>
 	<summary class="text-[var(--ink-2)]">nod, lean, build</summary>
 	<div class="grid grid-cols-3 gap-2 pt-1">
-		<NumberField
+		<Amount
+			of="shot.people.nodDeg"
 			label="chin down"
-			unit="°"
 			value={person.nodDeg}
-			low={-60}
-			high={60}
 			step={5}
 			digits={0}
 			onchange={(nodDeg, gesture) => set({ nodDeg }, gesture)}
 			{newGesture}
 		/>
-		<NumberField
+		<Amount
+			of="shot.people.leanDeg"
 			label="leaned"
-			unit="°"
 			value={person.leanDeg}
-			low={-60}
-			high={60}
 			step={5}
 			digits={0}
 			onchange={(leanDeg, gesture) => set({ leanDeg }, gesture)}

@@ -21,7 +21,7 @@
 	<div class="grid grid-cols-2 gap-2">
 		<Length
 			label="one to the next"
-			metres={shape.spacingM}
+			value={shape.spacingM}
 			low={0.2}
 			high={5}
 			onchange={(spacingM, gesture) => set({ ...shape, spacingM }, gesture)}
@@ -29,7 +29,7 @@
 		/>
 		<Length
 			label="ends come in by"
-			metres={shape.bendM}
+			value={shape.bendM}
 			low={-2}
 			high={2}
 			onchange={(bendM, gesture) => set({ ...shape, bendM }, gesture)}

@@ -1,7 +1,6 @@
 <script lang="ts">
+	import Amount from '../../shared/Amount.svelte';
 	import type { Thing } from '$core/format/shot';
-	import Length from '../../shared/Length.svelte';
-	import NumberField from '../../shared/NumberField.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import { changeThing } from '../edits';
 	import type { PlanView } from '../plan.svelte';
@@ -22,29 +21,24 @@
 		value={thing.intent}
 		onchoose={(intent) => set({ intent })}
 	/>
-	<NumberField
+	<Amount
+		of="shot.things.detailMm"
 		label="smallest detail"
-		unit="mm"
 		value={thing.detailMm}
-		low={0.5}
-		high={5000}
-		digits={1}
 		onchange={(detailMm, gesture) => set({ detailMm }, gesture)}
 		{newGesture}
 	/>
-	<Length
+	<Amount
+		of="shot.things.widthM"
 		label="wide"
-		metres={thing.widthM}
-		low={0.001}
-		high={500}
+		value={thing.widthM}
 		onchange={(widthM, gesture) => set({ widthM }, gesture)}
 		{newGesture}
 	/>
-	<Length
+	<Amount
+		of="shot.things.heightM"
 		label="high"
-		metres={thing.heightM}
-		low={0.001}
-		high={500}
+		value={thing.heightM}
 		onchange={(heightM, gesture) => set({ heightM }, gesture)}
 		{newGesture}
 	/>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Amount from '../../shared/Amount.svelte';
 	import type { Shot } from '$core/format/shot';
 	import { isoWords } from '$words/light';
 	import { ev100Of } from '$core/light/ev';
@@ -6,9 +7,7 @@
 	import { reasonText } from '$words/reasons';
 	import { settings } from '../../shared/settings.svelte';
 	import Choice from '../../shared/Choice.svelte';
-	import Length from '../../shared/Length.svelte';
 	import Named from '../../shared/Named.svelte';
-	import NumberField from '../../shared/NumberField.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import { fStop } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';
@@ -44,17 +43,15 @@
 	/** The light of the room, whichever mode it is for. */
 	const ev100 = $derived(light?.mode === 'flash' ? light.ambientEv100 : (light?.ev100 ?? 12));
 	function setEv(next: number, gesture?: string) {
-		const value = Math.min(30, Math.max(-20, next));
-		if (light?.mode === 'flash') set({ ...light, ambientEv100: value }, gesture);
-		else set({ mode: 'ambient', ev100: value }, gesture);
+		if (light?.mode === 'flash') set({ ...light, ambientEv100: next }, gesture);
+		else set({ mode: 'ambient', ev100: next }, gesture);
 	}
 	const WORDS = LIGHT_WORDS.map(({ words }) => ({ value: words as string, text: words as string }));
 
-	let metered = $state({ fNumber: 4, perSecond: 125, iso: 400 });
+	let metered = $state({ fNumber: 4, shutterS: 1 / 125, iso: 400 });
 	function meter(change: Partial<typeof metered>, gesture: string) {
 		metered = { ...metered, ...change };
-		const { fNumber, perSecond, iso } = metered;
-		setEv(ev100Of({ fNumber, shutterS: 1 / perSecond, iso }), gesture);
+		setEv(ev100Of(metered), gesture);
 	}
 
 	const isoRule = $derived(shot.choices.isoRule);
@@ -84,21 +81,18 @@
 
 	{#if light?.mode === 'flash'}
 		<div class="fields">
-			<NumberField
+			<Amount
+				of="shot.light.guideNumberM"
 				label="guide number at ISO 100"
-				unit="m"
 				value={light.guideNumberM}
-				low={0.5}
-				high={500}
 				digits={1}
 				onchange={(guideNumberM, gesture) => set({ ...light, guideNumberM }, gesture)}
 				{newGesture}
 			/>
-			<Length
+			<Amount
+				of="shot.light.distanceM"
 				label="from flash to people"
-				metres={light.distanceM}
-				low={0.05}
-				high={500}
+				value={light.distanceM}
 				onchange={(distanceM, gesture) => set({ ...light, distanceM }, gesture)}
 				{newGesture}
 			/>
@@ -114,11 +108,10 @@
 				value={wordsOfEv(ev100)}
 				onchoose={(words) => setEv(LIGHT_WORDS.find((one) => one.words === words)?.ev100 ?? ev100)}
 			/>
-			<NumberField
+			<Amount
+				of="shot.light.ev100"
 				label="as EV at ISO 100"
 				value={ev100}
-				low={-20}
-				high={30}
 				step={1 / 3}
 				digits={1}
 				onchange={setEv}
@@ -127,30 +120,27 @@
 		</div>
 		<fieldset class="fields three">
 			<legend>or as a camera or meter reads it</legend>
-			<NumberField
+			<Amount
+				of="job.shots.taken.fNumber"
 				label="f/"
 				value={metered.fNumber}
-				low={0.7}
-				high={64}
 				digits={1}
 				onchange={(fNumber, gesture) => meter({ fNumber }, gesture)}
 				{newGesture}
 			/>
-			<NumberField
+			<Amount
+				of="job.shots.taken.shutterS"
+				shownAs="one-over"
 				label="1 over"
-				unit="s"
-				value={metered.perSecond}
-				low={0.02}
-				high={64000}
+				value={metered.shutterS}
 				digits={1}
-				onchange={(perSecond, gesture) => meter({ perSecond }, gesture)}
+				onchange={(shutterS, gesture) => meter({ shutterS }, gesture)}
 				{newGesture}
 			/>
-			<NumberField
+			<Amount
+				of="job.shots.taken.iso"
 				label="ISO"
 				value={metered.iso}
-				low={1}
-				high={1000000}
 				digits={0}
 				onchange={(iso, gesture) => meter({ iso }, gesture)}
 				{newGesture}
@@ -169,11 +159,10 @@
 				onchoose={(next) => chooseIso(next === 'rises' ? 'rises' : heldIso)}
 			/>
 			{#if !isoRises}
-				<NumberField
+				<Amount
+					of="shot.choices.isoRule"
 					label="at"
 					value={heldIso}
-					low={1}
-					high={10000000}
 					digits={0}
 					onchange={(iso, gesture) => chooseIso(iso, gesture)}
 					{newGesture}

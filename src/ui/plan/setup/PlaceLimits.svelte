@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Length from '../../shared/Length.svelte';
+	import Amount from '../../shared/Amount.svelte';
 	import type { PlanView } from '../plan.svelte';
 
 	/** What the place allows: advice and other lenses keep within it. */
@@ -12,16 +12,12 @@
 			key: 'clearBehindCameraM',
 			words: 'the room behind the camera ends',
 			label: 'room behind the camera',
-			low: 0,
-			high: 200,
 			initial: 2
 		},
 		{
 			key: 'highestCameraM',
 			words: 'the camera can go no higher than',
 			label: 'highest camera',
-			low: 0.2,
-			high: 6,
 			initial: Math.min(6, Math.max(2.2, shot.camera.position.y))
 		}
 	] as const);
@@ -33,7 +29,7 @@
 </script>
 
 <div class="place">
-	{#each LIMITS as { key, words, label, low, high, initial } (key)}
+	{#each LIMITS as { key, words, label, initial } (key)}
 		{@const metres = place[key]}
 		<label>
 			<input
@@ -44,12 +40,11 @@
 			{words}
 		</label>
 		{#if metres !== undefined}
-			<Length
+			<Amount
 				quiet
+				of="shot.place.{key}"
 				{label}
-				{metres}
-				{low}
-				{high}
+				value={metres}
 				onchange={(value, gesture) => limit(key, value, gesture)}
 				newGesture={(kind) => plan.newGesture(kind)}
 			/>

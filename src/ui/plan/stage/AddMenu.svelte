@@ -147,7 +147,7 @@
 		<div class="grid grid-cols-3 gap-2">
 			<Length
 				label="row to row"
-				metres={rowGapM}
+				value={rowGapM}
 				low={0.3}
 				high={5}
 				onchange={(v) => (rowGapM = v)}
@@ -155,7 +155,7 @@
 			/>
 			<Length
 				label="each step up"
-				metres={stepM}
+				value={stepM}
 				low={0}
 				high={2}
 				onchange={(v) => (stepM = v)}
@@ -163,7 +163,7 @@
 			/>
 			<Length
 				label="one to the next"
-				metres={spacingM}
+				value={spacingM}
 				low={0.3}
 				high={3}
 				onchange={(v) => (spacingM = v)}

@@ -1,8 +1,7 @@
 <script lang="ts">
-	import { LIMITS, type Person, type Shot, type Thing } from '$core/format/shot';
+	import { type Person, type Shot, type Thing } from '$core/format/shot';
 	import type { Vec3 } from '$core/geometry/vector';
-	import Length from '../../shared/Length.svelte';
-	import NumberField from '../../shared/NumberField.svelte';
+	import Amount from '../../shared/Amount.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import { INTENT_OPTIONS, KEEP_OPTIONS, NEED_OPTIONS } from '$words/options';
 	import CameraCard from '../cards/CameraCard.svelte';
@@ -33,12 +32,11 @@
 {#snippet place(name: string, at: Vec3, set: (at: Vec3, gesture: string) => void)}
 	{#each AXES as [axis, words] (axis)}
 		<td>
-			<Length
+			<Amount
 				quiet
+				of="shot.camera.position.{axis}"
 				label="{name}, {words}"
-				metres={at[axis]}
-				low={-LIMITS.positionM}
-				high={LIMITS.positionM}
+				value={at[axis]}
 				onchange={(value, gesture) => set(moved(at, axis, value), gesture)}
 				{newGesture}
 			/>
@@ -74,13 +72,11 @@
 						person(one, { eyeMidpoint }, gesture)
 					)}
 					<td>
-						<NumberField
+						<Amount
 							quiet
+							of="shot.people.turnDeg"
 							label="{one.name}, head turned"
-							unit="°"
 							value={one.turnDeg}
-							low={-180}
-							high={180}
 							step={5}
 							digits={0}
 							onchange={(turnDeg, gesture) => person(one, { turnDeg }, gesture)}
@@ -88,15 +84,14 @@
 						/>
 					</td>
 					<td>
-						<NumberField
+						<Amount
 							quiet
+							of="shot.people.row"
 							label="{one.name}, row"
 							value={one.row ?? 0}
 							low={0}
 							high={20}
-							digits={0}
-							onchange={(row, gesture) =>
-								person(one, { row: Math.round(row) || undefined }, gesture)}
+							onchange={(row, gesture) => person(one, { row: row || undefined }, gesture)}
 							{newGesture}
 						/>
 					</td>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Amount from '../../shared/Amount.svelte';
 	import type { School } from '$core/format/plan';
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
 	import { sharpZone } from '$core/optics/depthOfField';
@@ -9,7 +10,6 @@
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, stopsInWords } from '$words/numbers';
 	import Named from '../../shared/Named.svelte';
-	import NumberField from '../../shared/NumberField.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import OddsWhy from '../odds/OddsWhy.svelte';
 	import RatioChart from './RatioChart.svelte';
@@ -85,12 +85,10 @@
 	<RatioChart {solution} />
 
 	<div class="margin">
-		<NumberField
+		<Amount
+			of="shot.choices.safetyStops"
 			label="in hand for accidents"
-			unit="stops"
 			value={shot.choices.safetyStops}
-			low={0}
-			high={2}
 			step={1 / 3}
 			onchange={(safetyStops, gesture) =>
 				plan.change({ ...shot, choices: { ...shot.choices, safetyStops } }, gesture)}

@@ -1,8 +1,8 @@
 <script lang="ts">
+	import Amount from '../../shared/Amount.svelte';
 	import type { Sharpness } from '$core/format/shot';
 	import { aboutOf, ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
 	import Choice from '../../shared/Choice.svelte';
-	import NumberField from '../../shared/NumberField.svelte';
 	import { engraved } from '$core/optics/fNumber';
 	import { fStop } from '$words/numbers';
 	import { aboutWords } from '$words/about';
@@ -59,25 +59,19 @@
 	<span class="spring"></span>
 	{#if print}
 		<span class="print">
-			<NumberField
+			<Amount
 				quiet
+				of="shot.sharpness.printWidthCm"
 				label="width of the print"
-				unit="cm wide"
 				value={print.printWidthCm}
-				low={5}
-				high={500}
-				digits={0}
 				onchange={(printWidthCm, gesture) => set({ ...print, printWidthCm }, gesture)}
 				{newGesture}
 			/>
-			<NumberField
+			<Amount
 				quiet
+				of="shot.sharpness.viewingDistanceCm"
 				label="viewing distance"
-				unit="cm away"
 				value={print.viewingDistanceCm}
-				low={10}
-				high={1000}
-				digits={0}
 				onchange={(viewingDistanceCm, gesture) => set({ ...print, viewingDistanceCm }, gesture)}
 				{newGesture}
 			/>
