@@ -1,7 +1,9 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { HARD_TEXTS, jobOf, titled } from '$tests/support/jobs';
-import { harmless, readShotList, restored, writeShotList } from './shotList';
+import { readShotList } from './in/shotList';
+import { writeShotList } from './out/shotList';
+import { harmless, restored } from './shotListCells';
 
 describe('cells that a spreadsheet would run', () => {
 	// common practice, no source: what begins a formula in spreadsheets

@@ -4,7 +4,7 @@
 	import { page } from '$app/state';
 	import { untrack } from 'svelte';
 	import App from '$ui/App.svelte';
-	import { PLACES, type Place } from '$ui/shared/settings.svelte';
+	import { PLACE_NAMES, type Place } from '$ui/shared/places';
 
 	const asked = untrack(() => page.url.searchParams);
 
@@ -13,7 +13,7 @@
 		const shot = shotId ? `&shot=${encodeURIComponent(shotId)}` : '';
 		replaceState(resolve(`/?at=${place}${shot}`), {});
 	}
-	const known = PLACES.find((place) => place === asked.get('at')) ?? null;
+	const known = PLACE_NAMES.find((place) => place === asked.get('at')) ?? null;
 </script>
 
 <svelte:head><title>Focalis: plan a shot</title></svelte:head>

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import PlanScreen from './plan/PlanScreen.svelte';
 	import { stepBy } from './shared/dayActions';
-	import { saveShotFile } from './shared/files';
-	import FilesSheet from './files/FilesSheet.svelte';
-	import ImportSheet from './files/ImportSheet.svelte';
-	import { Openings } from './files/openings.svelte';
+	import { saveShotFile } from './files/out/saving';
+	import FilesSheet from './files/out/FilesSheet.svelte';
+	import ImportSheet from './files/in/ImportSheet.svelte';
+	import { ACCEPTED } from './files/in/opening';
+	import { Openings } from './files/in/openings.svelte';
 	import { Keeping } from './shared/keeping.svelte';
 	import { Network } from './shared/network.svelte';
 	import { actionOf, type Action } from './shared/shortcuts';
@@ -15,11 +15,10 @@
 	import { Store } from '$data/store';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './shared/session.svelte';
-	import { settings, type Place } from './shared/settings.svelte';
-	import CardScreen from './card/CardScreen.svelte';
-	import NowScreen from './card/NowScreen.svelte';
-	import DayScreen from './day/DayScreen.svelte';
+	import { settings } from './shared/settings.svelte';
 	import TopBar from './shared/TopBar.svelte';
+	import { isOpen, isPlace, type Place } from './shared/places';
+	import { SCREENS } from './screens';
 	import Welcome from './shared/Welcome.svelte';
 
 	/** The shell around the places of the work. */
@@ -63,8 +62,12 @@
 		untrack(() => void openSampleDay(session));
 	});
 	let place = $state<Place>(untrack(() => asked ?? settings.lastPlace));
-	/** Without a shot there is the day to go to, and Now. */
-	const at = $derived(session.shot || place === 'card' ? place : 'day');
+	/** Where one is: where one went if it has what it needs, else the day; null before there is anything. */
+	const at = $derived.by((): Place | null => {
+		const open = { job: session.job !== null, shot: session.shot !== null };
+		const wanted: readonly Place[] = [place, 'day', 'plan'];
+		return wanted.find((one) => isOpen(one, open)) ?? null;
+	});
 	$effect(() => {
 		const id = session.shotId;
 		void place;
@@ -74,6 +77,7 @@
 		});
 	});
 
+	const go = (next: Place) => (place = next);
 	const take = (file: File | undefined) => file && void openings.take(file);
 
 	function drop(event: DragEvent) {
@@ -93,10 +97,7 @@
 		o: () => chooser?.click(),
 		s: () => session.shot && saveShotFile(session.shot)
 	};
-	const ACTS: Readonly<Record<Action, () => void>> = {
-		day: () => (place = 'day'),
-		plan: () => (place = 'plan'),
-		card: () => (place = 'card'),
+	const ACTS: Readonly<Record<Exclude<Action, Place>, () => void>> = {
 		previous: () => void stepBy(session, -1),
 		next: () => void stepBy(session, 1),
 		files: () => (areFilesOpen = true),
@@ -104,6 +105,8 @@
 		look: () => settings.set({ look: settings.look === 'night' ? 'day' : 'night' }),
 		help: () => (isHelpOpen = true)
 	};
+
+	const acts = (action: Action) => (isPlace(action) ? () => go(action) : ACTS[action]);
 
 	function press(event: KeyboardEvent) {
 		const isTyping = (event.target as Element).matches(
@@ -114,7 +117,7 @@
 		if (isCommand && isTyping && 'zyZ'.includes(event.key)) return;
 		if (!isCommand && isTyping) return;
 		const letter = isCommand ? null : actionOf(event.key);
-		const act = letter ? ACTS[letter] : isCommand ? CTRL[event.key] : undefined;
+		const act = letter ? acts(letter) : isCommand ? CTRL[event.key] : undefined;
 		if (!act) return;
 		event.preventDefault();
 		act();
@@ -141,9 +144,9 @@
 >
 	<TopBar
 		{session}
-		place={at}
+		place={at ?? 'day'}
 		isOffline={network.isOffline}
-		ongo={(next) => (place = next)}
+		ongo={go}
 		onfiles={() => (areFilesOpen = true)}
 		onhelp={() => (isHelpOpen = true)}
 	/>
@@ -155,23 +158,24 @@
 		onforget={() => (openings.refusal = null)}
 		onfiles={() => (areFilesOpen = true)}
 	/>
-	{#if session.job && at === 'day'}
-		<DayScreen {session} ongo={(next) => (place = next)} onfiles={() => (areFilesOpen = true)} />
-	{:else if session.shot && at === 'card'}
-		<CardScreen {session} ongo={(next) => (place = next)} />
-	{:else if session.isReady && at === 'card'}
-		<NowScreen {session} onclose={() => (place = 'day')} onkept={() => {}} />
-	{:else if session.shot}
-		<PlanScreen {session} />
+	{#if session.isReady && at}
+		{#await SCREENS[at]() then { default: Screen }}
+			<Screen {session} ongo={go} onfiles={() => (areFilesOpen = true)} />
+		{:catch}
+			<p role="alert">
+				This part of the app could not be loaded.
+				<button class="knob" type="button" onclick={() => location.reload()}>Try again</button>
+			</p>
+		{/await}
 	{:else if session.isReady}
-		<Welcome {session} onnow={() => (place = 'card')} />
+		<Welcome {session} onnow={() => go('card')} />
 	{/if}
 	<input
 		bind:this={chooser}
 		hidden
 		type="file"
 		aria-label="Open a file"
-		accept=".json,.csv,application/json,text/csv"
+		accept={ACCEPTED}
 		onchange={(event) => {
 			const [file] = event.currentTarget.files ?? [];
 			event.currentTarget.value = '';

@@ -62,6 +62,14 @@ export function scaleOf(unit: string, units: Units): Scale {
 export const toUnits = (metres: number, units: Units): number => metres / SCALES[units].m.one;
 export const fromUnits = (value: number, units: Units): number => value * SCALES[units].m.one;
 
+const M_PER_INCH = METRES_PER_FOOT / 12;
+
+/** How far a press moves something, m: round in the units one reads. */
+export const NUDGES: Readonly<Record<Units, { readonly m: number; readonly fineM: number }>> = {
+	m: { m: 0.05, fineM: 0.01 },
+	ft: { m: 2 * M_PER_INCH, fineM: M_PER_INCH / 2 }
+};
+
 /** "f/4.5" */
 export const fStop = (fNumber: number): string => `f/${fNumber}`;
 

@@ -12,8 +12,8 @@ import greekExt400 from '@fontsource/noto-sans/files/noto-sans-greek-ext-400-nor
 import greekExt700 from '@fontsource/noto-sans/files/noto-sans-greek-ext-700-normal.woff?url';
 import vietnamese400 from '@fontsource/noto-sans/files/noto-sans-vietnamese-400-normal.woff?url';
 import vietnamese700 from '@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff?url';
-import type { Paper } from '../files/cardsPdf';
-import type { PrintedCard } from '../files/printed';
+import type { Paper } from '../files/out/cardsPdf';
+import type { PrintedCard } from '../files/out/printed';
 import type { CardsQuestions, FontAddress } from './cards.worker';
 import { WorkerPort } from './port';
 

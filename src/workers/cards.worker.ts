@@ -1,7 +1,7 @@
 import { transfer } from 'comlink';
-import { cardsPdf, type Paper } from '../files/cardsPdf';
-import type { PrintedCard } from '../files/printed';
-import type { DrawText, FontFile } from '../files/typesetting';
+import { cardsPdf, type Paper } from '../files/out/cardsPdf';
+import type { PrintedCard } from '../files/out/printed';
+import type { DrawText, FontFile } from '../files/out/typesetting';
 import { serve } from './protocol';
 
 /** Makes the cards for paper, beside the page. */

@@ -17,7 +17,23 @@ const BUILD_WORDS: Readonly<Record<string, Build>> = {
 	cat: 'cat',
 	dog: 'dog'
 };
-const HEIGHT = /^(\d+(?:[.,]\d+)?)\s*(m|cm)$/i;
+const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
+const METRIC = new RegExp(String.raw`^${NUMBER}\s*(m|cm)$`, 'i');
+const FEET = new RegExp(
+	String.raw`^${NUMBER}\s*(?:ft|feet|')(?:\s*${NUMBER}\s*(?:in|inches|"))?$`,
+	'i'
+);
+const M_PER_FOOT = 0.3048;
+
+const read = (text = '0'): number => Number(text.replace(',', '.'));
+
+/** A height as people write it, m: "1.1 m", "110 cm", "3 ft 7 in"; null when it is none. */
+function heightM(text: string): number | null {
+	const metric = METRIC.exec(text);
+	if (metric) return read(metric[1]) / (metric[2]?.toLowerCase() === 'cm' ? 100 : 1);
+	const feet = FEET.exec(text);
+	return feet && (read(feet[1]) + read(feet[2]) / 12) * M_PER_FOOT;
+}
 
 /** Somebody to put on the list; the id is the list's. */
 export type NewGuest = Omit<Guest, 'id'>;
@@ -43,16 +59,13 @@ export function guestsFromText(text: string): NewGuest[] {
 		const notes: string[] = [];
 		for (const word of words.filter(Boolean)) {
 			const build = BUILD_WORDS[word.toLowerCase()];
-			const height = HEIGHT.exec(word);
 			if (build) guest = { ...guest, build, eyeHeightM: EYE_HEIGHT_M[build] };
 			else if (word.toLowerCase() === 'glasses') guest = { ...guest, glasses: true };
-			else if (!height) notes.push(word);
+			else if (heightM(word) === null) notes.push(word);
 		}
-		const height = words.map((word) => HEIGHT.exec(word)).find(Boolean);
-		if (height) {
-			const metres =
-				Number(height[1]?.replace(',', '.')) / (height[2]?.toLowerCase() === 'cm' ? 100 : 1);
-			if (metres >= 0.05 && metres <= 2.5) guest = { ...guest, eyeHeightM: metres };
+		const height = words.flatMap((word) => heightM(word) ?? [])[0];
+		if (height !== undefined && height >= 0.05 && height <= 2.5) {
+			guest = { ...guest, eyeHeightM: height };
 		}
 		return [{ ...guest, note: notes.join(', ').slice(0, JOB_LIMITS.guestNote) }];
 	});

@@ -5,7 +5,7 @@
 	import { indexOfOpen, stepBy } from '../shared/dayActions';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../shared/session.svelte';
-	import type { Place } from '../shared/settings.svelte';
+	import type { Place } from '../shared/places';
 	import { CardView } from './card.svelte';
 	import CardFace from './CardFace.svelte';
 	import NowScreen from './NowScreen.svelte';

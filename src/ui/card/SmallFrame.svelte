@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Drawable } from '../plan/pictures';
-	import { GROUND, RING } from '$files/printed';
+	import { GROUND, RING } from '$files/out/printed';
 	import { frameShapes } from './frameShapes';
 
 	/** The frame in small, the face to focus on ringed. */

@@ -1,5 +1,5 @@
 import type { Flat } from '$core/anatomy/outline';
-import type { FrameShapes, Shape } from '$files/printed';
+import type { FrameShapes, Shape } from '$files/out/printed';
 import type { Drawable } from '../plan/pictures';
 import { drawFrame, type DrawnHead, type DrawnThing } from '../plan/frame/frameScene';
 

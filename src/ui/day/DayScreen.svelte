@@ -5,7 +5,7 @@
 	import Choice from '../shared/Choice.svelte';
 	import { setRemoved } from '../shared/dayActions';
 	import type { Session } from '../shared/session.svelte';
-	import type { Place } from '../shared/settings.svelte';
+	import type { Place } from '../shared/places';
 	import AddShot from './AddShot.svelte';
 	import { DayView } from './day.svelte';
 	import JobHead from './JobHead.svelte';

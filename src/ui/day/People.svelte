@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { settings } from '../shared/settings.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { guestsFromText, inNoShot, newGuest, standsIn, type NewGuest } from '$core/day/guests';
@@ -11,7 +12,8 @@
 	let { day }: { day: DayView } = $props();
 
 	let typed = $state('');
-	const EXAMPLE = 'Noor\nTeo, child, 1.1 m\nHalina, glasses, sits on the left';
+	const height = $derived(settings.units === 'm' ? '1.1 m' : '3 ft 7 in');
+	const example = $derived(`Noor\nTeo, child, ${height}\nHalina, glasses, sits on the left`);
 	let pasted = $state('');
 	let isPasting = $state(false);
 	let openId = $state<string | null>(null);
@@ -102,7 +104,7 @@
 		<label>
 			One person a line. After a comma: child, infant, dog or cat; glasses; the height of the eyes;
 			a note.
-			<textarea class="typed" rows="9" bind:value={pasted} placeholder={EXAMPLE}></textarea>
+			<textarea class="typed" rows="9" bind:value={pasted} placeholder={example}></textarea>
 		</label>
 		{#if fromPasted.length > room}
 			<p role="alert">There is room for {room} more people; the first {room} are taken.</p>

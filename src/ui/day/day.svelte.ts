@@ -6,7 +6,7 @@ import type { SlotChange } from '$data/store';
 import type { DayChange } from '../shared/dayChange';
 import { addShot, setRemoved } from '../shared/dayActions';
 import type { Session } from '../shared/session.svelte';
-import type { Place } from '../shared/settings.svelte';
+import type { Place } from '../shared/places';
 
 /** What the Day screen shows and does: the shots of the open job in order of time. */
 export class DayView {

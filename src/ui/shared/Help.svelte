@@ -1,23 +1,27 @@
 <script lang="ts">
 	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { NUDGES, smallLength } from '$words/numbers';
+	import { settings } from './settings.svelte';
 	import ShortcutList from './ShortcutList.svelte';
 
 	let { open = $bindable(false) }: { open?: boolean } = $props();
 
-	const KEYS = [
+	const step = $derived(smallLength(NUDGES[settings.units].m, settings.units));
+	const fineStep = $derived(smallLength(NUDGES[settings.units].fineM, settings.units));
+	const KEYS = $derived([
 		['Ctrl Z, Ctrl Y', 'undo, redo'],
 		['Ctrl O, Ctrl S', 'open a file, save the shot to a file'],
 		['on the card', 'left and right go from shot to shot'],
 		['on the handle of a shot of the day', 'Alt with up or down moves it in the order'],
 		[
 			'on the stage',
-			'arrows go from object to object, Enter takes hold; then arrows move 5 cm (Shift: 1 cm), comma and full stop turn, Enter lets go'
+			`arrows go from object to object, Enter takes hold; then arrows move ${step} (Shift: ${fineStep}), comma and full stop turn, Enter lets go`
 		],
 		['on the picture', 'arrows go from face to face, Enter focuses there'],
 		['on the eyes', 'Enter opens a face at large'],
 		['on the divider', 'arrows move it'],
 		['on the ladder', 'arrows look at a rung, Enter fixes or frees it']
-	] as const;
+	] as const);
 </script>
 
 <Modal title="Help" bind:open size="md">

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Refusal } from '$core/format/shotFile';
-	import { saveShotFile, saveText } from './files';
+	import { saveShotFile, saveText } from '../files/out/saving';
 	import type { Keeping } from './keeping.svelte';
 	import type { Network } from './network.svelte';
 	import type { Session } from './session.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { PLACES, type Place } from './settings.svelte';
+	import { PLACES, PLACE_NAMES, type Place } from './places';
 
 	/** The places of the work, in its order; on a phone at the bottom, under the thumb. */
 	interface Props {
@@ -8,15 +8,14 @@
 	}
 
 	let { place, ongo }: Props = $props();
-	const WORDS = { day: 'Day', plan: 'Plan', card: 'Card' } as const;
 </script>
 
 <nav aria-label="Places of the work">
-	{#each PLACES as one (one)}
+	{#each PLACE_NAMES as one (one)}
 		<button
 			type="button"
 			aria-current={one === place ? 'page' : undefined}
-			onclick={() => ongo(one)}>{WORDS[one]}</button
+			onclick={() => ongo(one)}>{PLACES[one].words}</button
 		>
 	{/each}
 </nav>

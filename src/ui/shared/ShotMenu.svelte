@@ -5,7 +5,7 @@
 	import { addShot, setRemoved } from './dayActions';
 	import { newShot } from './newShot';
 	import DeviceButtons from './DeviceButtons.svelte';
-	import { saveShotFile } from './files';
+	import { saveShotFile } from '../files/out/saving';
 	import { openSampleDay } from './sample';
 	import type { Session } from './session.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Session } from './session.svelte';
-	import type { Place } from './settings.svelte';
+	import type { Place } from './places';
 	import { indexOfOpen, stepBy } from './dayActions';
 	import DeviceButtons from './DeviceButtons.svelte';
 	import Places from './Places.svelte';

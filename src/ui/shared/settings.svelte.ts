@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PLACE_NAMES } from './places';
 
 /** How the app looks and speaks on this device. */
 
@@ -6,51 +7,48 @@ const KEY = 'focalis-settings';
 
 /** What lies over the picture. */
 const OverlaysSchema = z.object({
-	point: z.boolean().default(true),
-	reach: z.boolean().default(false),
-	states: z.boolean().default(false),
-	cuts: z.boolean().default(true),
-	thirds: z.boolean().default(false),
-	margin: z.boolean().default(false)
+	point: z.boolean().catch(true),
+	reach: z.boolean().catch(false),
+	states: z.boolean().catch(false),
+	cuts: z.boolean().catch(true),
+	thirds: z.boolean().catch(false),
+	margin: z.boolean().catch(false)
 });
 export type Overlays = z.infer<typeof OverlaysSchema>;
 
-/** The places of the work, in its order. */
-export const PLACES = ['day', 'plan', 'card'] as const;
-export type Place = (typeof PLACES)[number];
-
 /** One's own school: what new shots begin with. */
 const MyWaySchema = z.object({
-	shutterRule: z.union([z.literal(1), z.literal(2)]).default(1),
-	sharpness: z.enum(['album', 'screen', 'pixel']).default('screen'),
-	technique: z.enum(['move-point', 'reframe', 'manual']).default('move-point'),
+	shutterRule: z.union([z.literal(1), z.literal(2)]).catch(1),
+	sharpness: z.enum(['album', 'screen', 'pixel']).catch('screen'),
+	technique: z.enum(['move-point', 'reframe', 'manual']).catch('move-point'),
 	marginStops: z
 		.number()
 		.min(0)
 		.max(2)
-		.default(1 / 3)
+		.catch(1 / 3)
 });
 export type MyWay = z.infer<typeof MyWaySchema>;
 
+/** A setting whose value is missing or not known falls back alone; the others stay. */
 const SettingsSchema = z.object({
-	look: z.enum(['day', 'night']).optional(),
-	units: z.enum(['m', 'ft']).default('m'),
+	look: z.enum(['day', 'night']).optional().catch(undefined),
+	units: z.enum(['m', 'ft']).catch('m'),
 	/** Single-letter shortcuts can be turned off. */
-	shortcuts: z.boolean().default(true),
+	shortcuts: z.boolean().catch(true),
 	/** Keys that were changed, by the name of their action; empty for none. */
-	keys: z.record(z.string(), z.string().max(4)).default({}),
+	keys: z.record(z.string(), z.string().max(4)).catch({}),
 	/** The camera turns after people who are moved. */
-	keepsAimed: z.boolean().default(false),
-	myWay: MyWaySchema.default(MyWaySchema.parse({})),
-	lastShotId: z.string().nullable().default(null),
+	keepsAimed: z.boolean().catch(false),
+	myWay: MyWaySchema.catch(MyWaySchema.parse({})),
+	lastShotId: z.string().nullable().catch(null),
 	/** When everything was backed up last, ms. */
-	backedUpAt: z.number().nullable().default(null),
+	backedUpAt: z.number().nullable().catch(null),
 	/** When something was changed first that no backup holds, ms. */
-	changedAt: z.number().nullable().default(null),
+	changedAt: z.number().nullable().catch(null),
 	/** No word of a backup before then, ms. */
-	askAgainAt: z.number().default(0),
-	lastPlace: z.enum(PLACES).default('plan'),
-	overlays: OverlaysSchema.default(OverlaysSchema.parse({}))
+	askAgainAt: z.number().catch(0),
+	lastPlace: z.enum(PLACE_NAMES).catch('plan'),
+	overlays: OverlaysSchema.catch(OverlaysSchema.parse({}))
 });
 
 type Values = z.infer<typeof SettingsSchema>;
@@ -58,10 +56,22 @@ type Values = z.infer<typeof SettingsSchema>;
 /** The settings kept in the browser; the defaults when there are none or they cannot be read. */
 function read(): Values {
 	try {
-		return SettingsSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'));
+		return settingsFrom(localStorage.getItem(KEY));
 	} catch {
-		return SettingsSchema.parse({});
+		return settingsFrom(null);
 	}
+}
+
+/** The settings of a text as they were kept; what is not known there is as usual. */
+export function settingsFrom(text: string | null): Values {
+	let kept: unknown = {};
+	try {
+		kept = JSON.parse(text ?? '{}');
+	} catch {
+		// damaged: as usual
+	}
+	const isRecord = typeof kept === 'object' && kept !== null && !Array.isArray(kept);
+	return SettingsSchema.parse(isRecord ? kept : {});
 }
 
 class Settings {

@@ -1,18 +1,29 @@
+import { PLACES, PLACE_NAMES, type Place } from './places';
 import { settings } from './settings.svelte';
 
 /** Single keys that do something wherever one is. Each can be changed, and all can be off. */
 
+interface Shortcut {
+	readonly key: string;
+	readonly words: string;
+}
+
+const TO_PLACES = Object.fromEntries(
+	PLACE_NAMES.map((place) => {
+		const { key, words } = PLACES[place];
+		return [place, { key, words: `go to the ${words.toLowerCase()}` }];
+	})
+) as Record<Place, Shortcut>;
+
 export const ACTIONS = {
-	day: { key: 'd', words: 'go to the day' },
-	plan: { key: 'p', words: 'go to the plan' },
-	card: { key: 'c', words: 'go to the card' },
+	...TO_PLACES,
 	previous: { key: '[', words: 'previous shot' },
 	next: { key: ']', words: 'next shot' },
 	files: { key: 'f', words: 'files' },
 	units: { key: 'u', words: 'metres or feet' },
 	look: { key: 'n', words: 'day or night look' },
 	help: { key: '?', words: 'help' }
-} as const satisfies Record<string, { readonly key: string; readonly words: string }>;
+} satisfies Record<string, Shortcut>;
 
 export type Action = keyof typeof ACTIONS;
 export const ACTION_NAMES = Object.keys(ACTIONS) as Action[];

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { NUDGES, smallLength } from '$words/numbers';
+	import { settings } from '../../shared/settings.svelte';
 	import { turnObject, moveObject, placeOf, removeObject, rowPeople } from '../edits';
 	import type { ObjectRef, PlanView } from '../plan.svelte';
 	import { moveInWorld, type StageView } from '../stage/stageView';
@@ -28,10 +30,10 @@
 	const row = $derived(selected.kind === 'row' ? rowPeople(shot, rows, selected.id) : []);
 	const exists = $derived(placeOf(shot, rows, selected) !== null);
 
-	const STEP_M = 0.05;
+	const stepM = $derived(NUDGES[settings.units].m);
 	const STEP_DEG = 5;
 	function nudge(dx: number, dy: number) {
-		const by = moveInWorld({ ...view, pxPerM: 1 }, dx * STEP_M, dy * STEP_M);
+		const by = moveInWorld({ ...view, pxPerM: 1 }, dx * stepM, dy * stepM);
 		plan.change(
 			moveObject(
 				shot,
@@ -86,7 +88,7 @@
 			{/if}
 		</div>
 		<footer>
-			<span class="sr-only">Move by 5 cm</span>
+			<span class="sr-only">Move by {smallLength(stepM, settings.units)}</span>
 			<button class="knob" type="button" aria-label="move left" onclick={() => nudge(-1, 0)}
 				>←</button
 			>

@@ -3,7 +3,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { solve, type Solution } from '$core/study/plan';
 	import { asksForSomething } from '$core/study/study';
-	import { fileName, saveBlob } from '../../shared/files';
+	import { fileName, saveBlob } from '../../files/out/saving';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';

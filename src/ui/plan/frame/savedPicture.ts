@@ -6,7 +6,7 @@ import { nameOf, spotRef } from '$words/names';
 import { whereWords } from '$words/rows';
 import type { Solution } from '$core/study/plan';
 import { wholeFrame } from '../../../preview/scene';
-import { withTexts } from '../../shared/pngText';
+import { withTexts } from '../../files/out/pngText';
 import { preview, type Wish } from '../../shared/preview.svelte';
 import { fitted } from '../../shared/size';
 import { distance, fStop, type Units } from '$words/numbers';

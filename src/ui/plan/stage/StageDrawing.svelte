@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import { NUDGES, smallLength } from '$words/numbers';
 	import { reusing } from '../../shared/reuse';
 	import { settings } from '../../shared/settings.svelte';
 	import CardPlace from '../cards/CardPlace.svelte';
@@ -75,6 +76,8 @@
 
 	const turnHandle = $derived(turnHandleOf(view, scene, heads, plan.selected));
 
+	const step = $derived(smallLength(NUDGES[settings.units].m, settings.units));
+	const fineStep = $derived(smallLength(NUDGES[settings.units].fineM, settings.units));
 	const setView = (next: StageView) => (ownView = next);
 	const around = () => ({ view, scene, objects, turnHandle, setView });
 	const hands = untrack(() => new StageHands(plan, around));
@@ -143,7 +146,7 @@
 	<svg
 		role="application"
 		tabindex="0"
-		aria-label="Stage. Arrows go from object to object, Enter takes hold, arrows then move 5 centimetres, with Shift 1, comma and full stop turn, Enter lets go."
+		aria-label="Stage. Arrows go from object to object, Enter takes hold, arrows then move {step}, with Shift {fineStep}, comma and full stop turn, Enter lets go."
 		width={widthPx}
 		height={heightPx}
 		onpointerdown={down}

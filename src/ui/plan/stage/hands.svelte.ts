@@ -4,6 +4,8 @@ import { degrees, wrapDeg } from '$core/geometry/angle';
 import { planeThrough } from '$core/optics/focus';
 import { seenFrom } from '$core/geometry/camera';
 import type { Scene } from '$core/study/scene';
+import { NUDGES } from '$words/numbers';
+import { settings } from '../../shared/settings.svelte';
 import { changeCamera, changePerson, moveObject, rowPeople, turnObject } from '../edits';
 import { PLANE, sameObject, type ObjectRef, type PlanView } from '../plan.svelte';
 import type { StageObject } from './stageScene';
@@ -39,8 +41,6 @@ const HANDLE_PX = { touch: 30, fine: 14 };
 const SNAP_PX = 6;
 /** A pointer that stays within this has only pointed, px. */
 const CLICK_PX = 3;
-const STEP_M = 0.05;
-const FINE_STEP_M = 0.01;
 const STEP_DEG = 5;
 
 const apart = (a: Flat, b: Flat): number => Math.hypot(a.x - b.x, a.y - b.y);
@@ -144,7 +144,8 @@ export class StageHands {
 		}[key];
 		if (arrow) {
 			const [dx = 0, dy = 0] = arrow;
-			if (this.isHolding) this.#nudge(dx, dy, isFine ? FINE_STEP_M : STEP_M);
+			const step = NUDGES[settings.units];
+			if (this.isHolding) this.#nudge(dx, dy, isFine ? step.fineM : step.m);
 			else this.#goTowards(dx, dy);
 			return true;
 		}

@@ -60,7 +60,6 @@
 	{#if print}
 		<span class="print">
 			<Amount
-				quiet
 				of="shot.sharpness.printWidthCm"
 				label="width of the print"
 				value={print.printWidthCm}
@@ -68,7 +67,6 @@
 				{newGesture}
 			/>
 			<Amount
-				quiet
 				of="shot.sharpness.viewingDistanceCm"
 				label="viewing distance"
 				value={print.viewingDistanceCm}

@@ -1,8 +1,8 @@
 import type { DayShot } from '$core/format/job';
 import type { Job, ShotRecord, Slot } from '$data/database';
-import type { Kit } from '../kit/kit.svelte';
-import { newJob } from '../shared/dayActions';
-import type { Session } from '../shared/session.svelte';
+import type { Kit } from '../../kit/kit.svelte';
+import { newJob } from '../../shared/dayActions';
+import type { Session } from '../../shared/session.svelte';
 import type { Item, JobComparison, Decision } from './comparison';
 
 /** Takes over what was chosen of a file. */

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import type { Kit } from '../kit/kit.svelte';
-	import Pick from '../shared/Pick.svelte';
-	import type { Session } from '../shared/session.svelte';
+	import type { Kit } from '../../kit/kit.svelte';
+	import Pick from '../../shared/Pick.svelte';
+	import type { Session } from '../../shared/session.svelte';
 	import type { Item, JobComparison, Decision } from './comparison';
 	import { takeJob, takeKit } from './importing';
 

@@ -1,4 +1,4 @@
-import type { CardContent } from '../words/card';
+import type { CardContent } from '../../words/card';
 
 /** What stands on a card, and drawings of plain shapes: what files of cards are made from. */
 

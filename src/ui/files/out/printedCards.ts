@@ -2,16 +2,16 @@ import type { DayShot } from '$core/format/job';
 import type { Shot } from '$core/format/shot';
 import type { Spreads } from '$core/tables/spreads';
 import { byOdds } from '$core/odds/byOdds';
-import { drawableOf } from '../plan/pictures';
+import { drawableOf } from '../../plan/pictures';
 import { nameOfId } from '$words/names';
 import { asItIs, turnedOut } from '$core/advice/turnedOut';
 import { solutionOf, solve, type Solution } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
-import type { Outlook, PrintedCard } from '$files/printed';
+import type { Outlook, PrintedCard } from '$files/out/printed';
 import { cardOf } from '$words/card';
-import { frameShapes } from '../card/frameShapes';
+import { frameShapes } from '../../card/frameShapes';
 import { clock } from '$words/day';
-import { distance, fStop, smallLength, type Units } from '$words/numbers';
+import { distance, fromUnits, fStop, smallLength, toUnits, type Units } from '$words/numbers';
 
 /** The cards of a job for files and paper. */
 
@@ -60,7 +60,7 @@ function whenDifferent({ study, plan }: Solution, units: Units): PrintedCard['di
 	const { distanceM, depthM, rows } = asItIs(shot);
 	if (!Number.isFinite(distanceM) || distanceM <= 0) return null;
 	const nearest = shot.lens.closestFocusM + depthM / 2;
-	const distances = [...new Set(DISTANCES.map((share) => rounded(distanceM * share)))].filter(
+	const distances = [...new Set(DISTANCES.map((share) => paced(distanceM * share, units)))].filter(
 		(metres) => metres > nearest
 	);
 	const depths = rows > 1 && depthM > 0 ? DEPTHS.map((share) => depthM * share) : [depthM];
@@ -84,6 +84,9 @@ function whenDifferent({ study, plan }: Solution, units: Units): PrintedCard['di
 	};
 }
 
-/** A distance one could pace out: to a tenth of a metre, from three metres on to a half. */
-const rounded = (metres: number): number =>
-	metres < 3 ? Math.round(metres * 10) / 10 : Math.round(metres * 2) / 2;
+/** A distance one could pace out: near by in tenths of a metre or half feet, then in halves and feet. */
+function paced(metres: number, units: Units): number {
+	const steps = { m: [0.1, 0.5], ft: [0.5, 1] } as const;
+	const step = steps[units][metres < 3 ? 0 : 1];
+	return fromUnits(Math.round(toUnits(metres, units) / step) * step, units);
+}

@@ -1,41 +1,11 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { JOB_LIMITS, SLOT_SHAPE, type JobFile } from '$core/format/job';
+import { JOB_LIMITS, SLOT_SHAPE } from '$core/format/job';
 import { problemsOf, type Problem } from '$core/format/problems';
 import { LIMITS } from '$core/format/shot';
+import { COLUMNS, restored, type Column } from '../shotListCells';
 
-/**
- * The shot list as a table for spreadsheets: RFC 4180, with a byte order mark so that they read it as
- * UTF-8. A cell that a spreadsheet would run as a formula gets an apostrophe in front, and loses it
- * again on the way back.
- */
-
-/** What begins a formula in a spreadsheet, also in its full-width forms. */
-const RUNS = /^'*[=+\-@\t\r\n＝＋－＠]/;
-const WAS_MADE_HARMLESS = /^'+[=+\-@\t\r\n＝＋－＠]/;
-
-export const harmless = (cell: string): string => (RUNS.test(cell) ? `'${cell}` : cell);
-export const restored = (cell: string): string =>
-	WAS_MADE_HARMLESS.test(cell) ? cell.slice(1) : cell;
-
-const COLUMNS = ['id', 'starts', 'minutes', 'title', 'place', 'status', 'people', 'notes'] as const;
-type Column = (typeof COLUMNS)[number];
-
-/** The shot list of a job. */
-export function writeShotList({ shots }: JobFile): string {
-	const rows = shots.map(({ id, startsAt, minutes, place, status, shot }) => [
-		id,
-		startsAt.replace('T', ' '),
-		`${minutes}`,
-		shot.title,
-		place,
-		status,
-		shot.people.map(({ name }) => name).join('; '),
-		shot.notes
-	]);
-	const cells = [[...COLUMNS], ...rows].map((row) => row.map(harmless));
-	return '\uFEFF' + Papa.unparse(cells, { newline: '\r\n' }) + '\r\n';
-}
+/** Reading a shot list: ours, or any table whose first line names some of our columns. */
 
 const RowSchema = z.strictObject({
 	id: z.string().optional(),

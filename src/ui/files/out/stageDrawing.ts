@@ -1,6 +1,6 @@
 import { cameraPose } from '$core/geometry/camera';
 import { rowName } from '$words/rows';
-import type { Drawable } from '../plan/pictures';
+import type { Drawable } from '../../plan/pictures';
 import {
 	fittedPoints,
 	focusLine,
@@ -8,11 +8,11 @@ import {
 	headMarks,
 	sliceThrough,
 	thingStroke
-} from '../plan/stage/stageScene';
-import { fit, rulerStep, toPx } from '../plan/stage/stageView';
+} from '../../plan/stage/stageScene';
+import { fit, rulerStep, toPx } from '../../plan/stage/stageView';
 import type { Flat } from '$core/anatomy/outline';
-import type { Shape } from '$files/printed';
-import { svgFile } from '$files/svg';
+import type { Shape } from '$files/out/printed';
+import { svgFile } from '$files/out/svg';
 import { fromUnits, type Units } from '$words/numbers';
 
 /** The stage from above as a drawing for files and paper. */

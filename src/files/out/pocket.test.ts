@@ -3,7 +3,7 @@ import { ASSUMED } from '$core/tables/spreads';
 import { HARD_TEXTS, jobOf, titled } from '$tests/support/jobs';
 import { sampleDay } from '$data/sampleDay';
 import { dayShotOf } from '$data/jobFile';
-import { printedCard } from '../ui/files/printedCards';
+import { printedCard } from '../../ui/files/out/printedCards';
 import { pocketFile } from './pocket';
 
 const pageOf = (job: ReturnType<typeof jobOf>) =>

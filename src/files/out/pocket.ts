@@ -1,5 +1,5 @@
 import type { JobFile } from '$core/format/job';
-import type { Setting } from '../words/card';
+import type { Setting } from '../../words/card';
 import type { PrintedCard } from './printed';
 import { frameSvg, plain } from './svg';
 

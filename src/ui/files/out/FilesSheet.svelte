@@ -3,11 +3,11 @@
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { untrack } from 'svelte';
 	import type { Withheld } from '$core/format/withheld';
-	import { useKit } from '../kit/kit.svelte';
-	import Choice from '../shared/Choice.svelte';
-	import Pick from '../shared/Pick.svelte';
-	import type { Keeping } from '../shared/keeping.svelte';
-	import type { Session } from '../shared/session.svelte';
+	import { useKit } from '../../kit/kit.svelte';
+	import Choice from '../../shared/Choice.svelte';
+	import Pick from '../../shared/Pick.svelte';
+	import type { Keeping } from '../../shared/keeping.svelte';
+	import type { Session } from '../../shared/session.svelte';
 	import { JobFiles } from './jobFiles.svelte';
 
 	/** Files out, and what this browser keeps. */

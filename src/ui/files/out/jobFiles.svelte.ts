@@ -11,18 +11,18 @@ import { solve } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
 import { byOdds } from '$core/odds/byOdds';
 import { lookAt } from '$core/study/scene';
-import { drawableOf } from '../plan/pictures';
+import { drawableOf } from '../../plan/pictures';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
 import { dateOf } from '$data/newDay';
-import type { Paper } from '$files/cardsPdf';
-import { pocketFile } from '$files/pocket';
-import type { PrintedCard } from '$files/printed';
-import { cardsAsPdf } from '../../workers/cards';
-import type { Kit } from '../kit/kit.svelte';
+import type { Paper } from '$files/out/cardsPdf';
+import { pocketFile } from '$files/out/pocket';
+import type { PrintedCard } from '$files/out/printed';
+import { cardsAsPdf } from '../../../workers/cards';
+import type { Kit } from '../../kit/kit.svelte';
 import { verdictWords } from '$words/day';
-import { fileName, saveBlob, saveText } from '../shared/files';
-import type { Session } from '../shared/session.svelte';
-import { settings } from '../shared/settings.svelte';
+import { fileName, saveBlob, saveText } from './saving';
+import type { Session } from '../../shared/session.svelte';
+import { settings } from '../../shared/settings.svelte';
 import { printedCard } from './printedCards';
 import { printPage } from './printPage';
 import { pngOfSvg, stageSvg } from './stageDrawing';
@@ -70,14 +70,14 @@ export class JobFiles {
 
 	saveList = () =>
 		this.#making('the shot list', async () => {
-			const { writeShotList } = await import('$files/shotList');
+			const { writeShotList } = await import('$files/out/shotList');
 			const job = this.#job();
 			return this.#save(`${fileName(job.title)}.csv`, writeShotList(job), 'text/csv');
 		});
 
 	saveCalendar = () =>
 		this.#making('the schedule', async () => {
-			const { writeCalendar } = await import('$files/calendar');
+			const { writeCalendar } = await import('$files/out/calendar');
 			const job = this.#job();
 			const describe = (id: string) => {
 				const shot = job.shots.find((one) => one.id === id)?.shot;

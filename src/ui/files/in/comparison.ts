@@ -3,7 +3,7 @@ import type { Spreads } from '$core/tables/spreads';
 import type { Job, KitBody, KitLens, ShotRecord } from '$data/database';
 import { bodyOfFile, dayShotOf, lensOfFile } from '$data/jobFile';
 import type { KitContents } from '$data/kitStore';
-import { reuse } from '../shared/reuse';
+import { reuse } from '../../shared/reuse';
 
 /** What a file would bring: what of it is new here, the same, or different. */
 

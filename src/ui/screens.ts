@@ -1,0 +1,18 @@
+import type { Component } from 'svelte';
+import type { Place } from './shared/places';
+import type { Session } from './shared/session.svelte';
+
+/** What every screen is handed. */
+export interface ScreenProps {
+	readonly session: Session;
+	readonly ongo: (place: Place) => void;
+	readonly onfiles: () => void;
+}
+
+/** The screen of each place, loaded when one first goes there. */
+export const SCREENS: Readonly<Record<Place, () => Promise<{ default: Component<ScreenProps> }>>> =
+	{
+		day: () => import('./day/DayScreen.svelte'),
+		plan: () => import('./plan/PlanScreen.svelte'),
+		card: () => import('./card/CardPlace.svelte')
+	};

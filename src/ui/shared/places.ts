@@ -1,0 +1,29 @@
+/**
+ * The places of the work, in its order: what they are called, the key that goes there, and what must
+ * be open. Their screens stand in `ui/screens.ts`. Adding a place means an entry in each.
+ */
+export const PLACES = {
+	day: { words: 'Day', key: 'd', needs: 'job' },
+	plan: { words: 'Plan', key: 'p', needs: 'shot' },
+	card: { words: 'Card', key: 'c', needs: 'nothing' }
+} as const satisfies Readonly<Record<string, PlaceFacts>>;
+
+interface PlaceFacts {
+	readonly words: string;
+	readonly key: string;
+	readonly needs: 'nothing' | 'job' | 'shot';
+}
+
+export type Place = keyof typeof PLACES;
+export const PLACE_NAMES = Object.keys(PLACES) as [Place, ...Place[]];
+
+export const isPlace = (name: string): name is Place => name in PLACES;
+
+/** Whether a place has what it needs. */
+export function isOpen(
+	place: Place,
+	open: { readonly job: boolean; readonly shot: boolean }
+): boolean {
+	const { needs } = PLACES[place];
+	return needs === 'nothing' || open[needs];
+}
