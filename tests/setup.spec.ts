@@ -55,7 +55,7 @@ test('three rows in a small room, from nothing', async ({ app, page }) => {
 		const framing = await openSheet(page, 'framing');
 		await framing.getByLabel('room at every edge').fill('30');
 		await framing.getByRole('button', { name: 'Move the camera' }).click();
-		await expect(framing.getByRole('alert')).toContainText('there are only 0.4 m behind it');
+		await expect(framing.getByRole('alert')).toContainText('there are only 40 cm behind it');
 		await closeSheet(page);
 	});
 

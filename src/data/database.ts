@@ -19,7 +19,7 @@ export const JobSchema = z.strictObject({
 });
 
 /** A shot's place in its day, apart from the shot itself, so that neither's changes meet the other's. */
-const SlotSchema = z.strictObject({
+export const SlotSchema = z.strictObject({
 	jobId: z.string(),
 	...SLOT_SHAPE,
 	/** Order among shots that start at the same time. */
@@ -51,18 +51,28 @@ export const StepSchema = z.strictObject({
 export const KitBodySchema = z.strictObject({
 	id: z.string(),
 	position: z.number(),
+	/** Counts every change. */
+	revision: z.number(),
 	body: BodySchema
 });
 export const KitLensSchema = z.strictObject({
 	id: z.string(),
 	position: z.number(),
+	/** Counts every change. */
+	revision: z.number(),
 	/** Name of the body it is built into; null for one that can be changed. */
 	onlyOn: z.string().nullable(),
 	lens: LensSchema
 });
 
 /** How much one's own hands and focusing spread; there is one record of it at most. */
-export const MySpreadsSchema = z.strictObject({ id: z.literal('mine'), spreads: SpreadsSchema });
+export const MySpreadsSchema = z.strictObject({
+	id: z.literal('mine'),
+	/** Counts every change. */
+	revision: z.number(),
+	/** Null while they are the assumptions. */
+	spreads: SpreadsSchema.nullable()
+});
 export type MySpreads = z.infer<typeof MySpreadsSchema>;
 
 export type Job = z.infer<typeof JobSchema>;
@@ -76,13 +86,24 @@ export type StepRecord = z.infer<typeof StepSchema>;
 export type KitBody = z.infer<typeof KitBodySchema>;
 export type KitLens = z.infer<typeof KitLensSchema>;
 
+/** The tables whose changes are told to other windows. */
+export type Told = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';
+/** Something that changed, and which window did it. */
+export interface ChangeNote {
+	readonly seq?: number;
+	readonly table: Told;
+	readonly id: string;
+	readonly by: string;
+}
+
 /** The presets as a kit: what a new database begins with. */
 export const presetBodies = (): KitBody[] =>
-	Object.entries(BODIES).map(([id, body], position) => ({ id, position, body }));
+	Object.entries(BODIES).map(([id, body], position) => ({ id, position, revision: 0, body }));
 export const presetLenses = (): KitLens[] =>
 	Object.entries(LENSES).map(([id, lens], position) => ({
 		id,
 		position,
+		revision: 0,
 		onlyOn: id === 'phone' ? BODIES.phone.name : null,
 		lens
 	}));
@@ -95,6 +116,7 @@ export class Database extends Dexie {
 	readonly lenses!: EntityTable<KitLens, 'id'>;
 	readonly spreads!: EntityTable<MySpreads, 'id'>;
 	readonly erased!: EntityTable<Erased, 'id'>;
+	readonly changes!: Table<ChangeNote, number>;
 
 	constructor(name: string) {
 		super(name);
@@ -118,6 +140,14 @@ export class Database extends Dexie {
 				);
 				await jobs.bulkPut(jobsOf3);
 				await shots.bulkPut(shotsOf3);
+			});
+		// 4: revisions of the kit, and a log of changes, so that windows read only what changed
+		this.version(4)
+			.stores({ changes: '++seq' })
+			.upgrade(async (transaction) => {
+				for (const table of ['bodies', 'lenses', 'spreads']) {
+					await transaction.table(table).toCollection().modify({ revision: 0 });
+				}
 			});
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());

@@ -2,7 +2,7 @@ import type { JobFile, KitOfFile } from '$core/format/job';
 import type { Backup } from '$core/format/openedFile';
 import { ASSUMED } from '$core/tables/spreads';
 import type { Job, KitBody, KitLens, ShotRecord } from './database';
-import type { KitContents } from './kitStore';
+import type { KitContents } from './kitContents';
 
 /** What the store holds, as files. */
 
@@ -19,13 +19,13 @@ export function bodyOfFile(
 	{ id, ...body }: KitOfFile['bodies'][number],
 	position: number
 ): KitBody {
-	return { id, position, body };
+	return { id, position, revision: 0, body };
 }
 export function lensOfFile(
 	{ id, onlyOn = undefined, ...lens }: KitOfFile['lenses'][number],
 	position: number
 ): KitLens {
-	return { id, position, onlyOn: onlyOn ?? null, lens };
+	return { id, position, revision: 0, onlyOn: onlyOn ?? null, lens };
 }
 
 /** A job with its shots in order of time. */

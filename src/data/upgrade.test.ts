@@ -2,7 +2,7 @@ import Dexie from 'dexie';
 import { expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
 import { presetBodies, presetLenses } from './database';
-import { PRESET_KIT } from './kitStore';
+import { PRESET_KIT } from './kitContents';
 import { Store } from './store';
 import { dateOf } from './newDay';
 
@@ -73,7 +73,7 @@ it.each([
 	const [first] = shots;
 	const history = first && (await store.readHistory(first));
 	expect(history?.steps).toHaveLength(2);
-	const kit = await store.kit.read();
-	expect(kit.lenses).toHaveLength(version === 2 ? 2 : PRESET_KIT.lenses.length);
+	const { lenses } = await store.read();
+	expect(lenses).toHaveLength(version === 2 ? 2 : PRESET_KIT.lenses.length);
 	store.close();
 });

@@ -1,20 +1,19 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { stepBy } from './shared/dayActions';
+	import { stepBy } from './keeping/dayActions';
 	import { saveShotFile } from './files/out/saving';
 	import FilesSheet from './files/out/FilesSheet.svelte';
 	import ImportSheet from './files/in/ImportSheet.svelte';
 	import { ACCEPTED } from './files/in/opening';
 	import { Openings } from './files/in/openings.svelte';
-	import { Keeping } from './shared/keeping.svelte';
+	import { Keeping } from './keeping/promise.svelte';
 	import { Network } from './shared/network.svelte';
 	import { actionOf, type Action } from './shared/shortcuts';
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
-	import { openSampleDay } from './shared/sample';
-	import { Store } from '$data/store';
+	import { openSampleDay } from './keeping/sample';
 	import { Kit, provideKit } from './kit/kit.svelte';
-	import { Session } from './shared/session.svelte';
+	import { Session } from './keeping/session.svelte';
 	import { settings } from './shared/settings.svelte';
 	import TopBar from './shared/TopBar.svelte';
 	import { isOpen, isPlace, type Place } from './shared/places';
@@ -33,9 +32,8 @@
 
 	let { shotId, asked, wantsSample, onshow }: Props = $props();
 
-	const store = new Store();
-	const session = new Session(store);
-	const kit = provideKit(new Kit(store.kit));
+	const session = new Session();
+	const kit = provideKit(new Kit(session.library));
 	const keeping = new Keeping();
 	const network = new Network();
 	const openings = new Openings(session, kit);
@@ -46,7 +44,6 @@
 	let hasOpenedSample = false;
 
 	$effect(() => untrack(() => session.start(shotId ?? settings.lastShotId)));
-	$effect(() => kit.start());
 	$effect(() => keeping.start());
 	$effect(() => network.start());
 	$effect(() => {
@@ -87,8 +84,8 @@
 	}
 
 	/** On the day what was done to it, else what was done to the shot. */
-	const undo = () => (at === 'day' ? session.library.undo() : session.undo());
-	const redo = () => (at === 'day' ? session.library.redo() : session.redo());
+	const undo = () => (at === 'day' ? session.day.undo() : session.undo());
+	const redo = () => (at === 'day' ? session.day.redo() : session.redo());
 
 	const CTRL: Readonly<Record<string, () => void>> = {
 		z: undo,
@@ -133,6 +130,7 @@
 	ondragleave={(event) => (isDropping = event.relatedTarget !== null)}
 	ondrop={drop}
 	onpagehide={() => void session.flush()}
+	onbeforeunload={(event) => session.isAtRisk && event.preventDefault()}
 />
 <svelte:document onvisibilitychange={() => document.hidden && void session.flush()} />
 

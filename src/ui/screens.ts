@@ -1,6 +1,6 @@
 import type { Component } from 'svelte';
 import type { Place } from './shared/places';
-import type { Session } from './shared/session.svelte';
+import type { Session } from './keeping/session.svelte';
 
 /** What every screen is handed. */
 export interface ScreenProps {

@@ -58,8 +58,11 @@ function lookUp(path: string): Bounds {
 	const [root = '', ...keys] = path.split('.');
 	let schema: z.core.$ZodType | undefined = ROOTS[root as keyof typeof ROOTS];
 	for (const key of keys) schema = schema && under(schema, key);
-	const number = schema && bare(schema);
-	if (!(number instanceof z.ZodNumber)) throw new Error(`there is no number at ${path}`);
+	const found = schema && bare(schema);
+	// a number, or one of several things it may be
+	const alternatives = found instanceof z.ZodUnion ? found.options : [found];
+	const number = alternatives.find((one) => one instanceof z.ZodNumber);
+	if (!number) throw new Error(`there is no number at ${path}`);
 	const { unit = '', isLength = false } = (number.meta() ?? {}) as Partial<Bounds>;
 	return {
 		low: number.minValue ?? -Infinity,

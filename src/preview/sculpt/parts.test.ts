@@ -94,9 +94,9 @@ describe('every part', () => {
 				if (agreement > 0) along += Math.hypot(...face);
 				else against += Math.hypot(...face);
 			}
-		// light falls on the side that is seen: all but the creases agree; thin sheets have two sides
-		const isThin = name.startsWith('glasses') || name.startsWith('object');
-		expect(along / (along + against)).toBeGreaterThan(isThin ? 0.6 : 0.92);
+			// light falls on the side that is seen: all but the creases agree; thin sheets have two sides
+			const isThin = name.startsWith('glasses') || name.startsWith('object');
+			expect(along / (along + against)).toBeGreaterThan(isThin ? 0.6 : 0.92);
 		}
 	);
 

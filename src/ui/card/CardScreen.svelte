@@ -2,9 +2,9 @@
 	import { untrack } from 'svelte';
 	import { ASKS_FOR_NOTHING } from '$words/reasons';
 	import { clock } from '$words/day';
-	import { indexOfOpen, stepBy } from '../shared/dayActions';
+	import { indexOfOpen, stepBy } from '../keeping/dayActions';
 	import { useKit } from '../kit/kit.svelte';
-	import type { Session } from '../shared/session.svelte';
+	import type { Session } from '../keeping/session.svelte';
 	import type { Place } from '../shared/places';
 	import { CardView } from './card.svelte';
 	import CardFace from './CardFace.svelte';

@@ -8,9 +8,9 @@
 	import { useKit } from '../kit/kit.svelte';
 	import Choice from '../shared/Choice.svelte';
 	import Pick from '../shared/Pick.svelte';
-	import { addShot } from '../shared/dayActions';
-	import { newShot } from '../shared/newShot';
-	import type { Session } from '../shared/session.svelte';
+	import { addShot } from '../keeping/dayActions';
+	import { newShot } from '../keeping/newShot';
+	import type { Session } from '../keeping/session.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import CardFace from './CardFace.svelte';
 	import { cardOf } from '$words/card';

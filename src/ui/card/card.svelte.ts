@@ -8,7 +8,7 @@ import type { Kit } from '../kit/kit.svelte';
 import { oddsPort } from '../../workers/ports';
 import { oddsAt, ODDS_REST_MS } from '../plan/plan.svelte';
 import { Asking } from '../shared/asking.svelte';
-import type { Session } from '../shared/session.svelte';
+import type { Session } from '../keeping/session.svelte';
 import { settings } from '../shared/settings.svelte';
 import { cardOf } from '$words/card';
 
@@ -88,10 +88,10 @@ export class CardView {
 
 	/** Marks the shot; with it what was really used. */
 	mark(status: Status, taken?: Taken): void {
-		const { shotId, slot, library } = this.session;
+		const { shotId, slot, day } = this.session;
 		if (!shotId || !slot) return;
 		const words = `marking “${this.planned.title}” as ${status}`;
 		const change = { status, ...(taken ? { taken } : {}) };
-		library.change(words, slot.jobId, { slots: [{ shotId, change }] });
+		day.change(words, slot.jobId, { slots: [{ shotId, change }] });
 	}
 }

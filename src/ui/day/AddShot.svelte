@@ -2,10 +2,10 @@
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import { LENSES } from '$data/kit';
 	import { useKit } from '../kit/kit.svelte';
-	import { addShot } from '../shared/dayActions';
+	import { addShot } from '../keeping/dayActions';
 	import Menu from '../shared/Menu.svelte';
-	import { newShot } from '../shared/newShot';
-	import type { Session } from '../shared/session.svelte';
+	import { newShot } from '../keeping/newShot';
+	import type { Session } from '../keeping/session.svelte';
 	import { ARRANGEMENTS, arranged, type Arrangement } from './arrangements';
 
 	/** Adds a shot at the end of the day: empty, or from an arrangement. */

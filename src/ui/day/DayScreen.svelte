@@ -3,8 +3,8 @@
 	import { untrack } from 'svelte';
 	import KitSheet from '../kit/KitSheet.svelte';
 	import Choice from '../shared/Choice.svelte';
-	import { setRemoved } from '../shared/dayActions';
-	import type { Session } from '../shared/session.svelte';
+	import { setRemoved } from '../keeping/dayActions';
+	import type { Session } from '../keeping/session.svelte';
 	import type { Place } from '../shared/places';
 	import AddShot from './AddShot.svelte';
 	import { DayView } from './day.svelte';

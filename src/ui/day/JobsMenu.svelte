@@ -2,9 +2,9 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import { eraseJob, newJob } from '../shared/dayActions';
+	import { eraseJob, newJob } from '../keeping/dayActions';
 	import Menu from '../shared/Menu.svelte';
-	import { openSampleDay } from '../shared/sample';
+	import { openSampleDay } from '../keeping/sample';
 	import type { DayView } from './day.svelte';
 
 	/** Other jobs, a new one, and erasing this one. */

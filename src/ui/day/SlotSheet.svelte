@@ -47,8 +47,8 @@
 						value={slot.startsAt}
 						onfocus={() => (gesture = newGesture())}
 						oninput={(event) => {
-							const startsAt = event.currentTarget.value.slice(0, 16);
-							if (startsAt.length === 16) day.changeSlot(record, { startsAt }, words, gesture);
+							const startsAt = event.currentTarget.value;
+							if (startsAt) day.changeSlot(record, { startsAt }, words, gesture);
 						}}
 					/>
 				</label>

@@ -1,7 +1,7 @@
 import type { Part } from '$core/anatomy/figure';
 import { setUp } from '$core/arrange/setUp';
 import type { Lens, Shot } from '$core/format/shot';
-import { newShot } from '../shared/newShot';
+import { newShot } from '../keeping/newShot';
 
 /** Arrangements that a new shot can start from. */
 export interface Arrangement {

@@ -2,10 +2,9 @@ import { later, minuteOf, moved } from '$core/day/schedule';
 import type { Guest, Status } from '$core/format/job';
 import { LIMITS, type Shot } from '$core/format/shot';
 import type { Job, ShotRecord, Slot } from '$data/database';
-import type { SlotChange } from '$data/store';
-import type { DayChange } from '../shared/dayChange';
-import { addShot, setRemoved } from '../shared/dayActions';
-import type { Session } from '../shared/session.svelte';
+import type { DayChange, SlotChange } from '../keeping/dayChange';
+import { addShot, setRemoved } from '../keeping/dayActions';
+import type { Session } from '../keeping/session.svelte';
 import type { Place } from '../shared/places';
 
 /** What the Day screen shows and does: the shots of the open job in order of time. */
@@ -54,11 +53,11 @@ export class DayView {
 	}
 
 	changeSlot({ id, slot }: ShotRecord, change: Partial<Slot>, words: string, gesture?: string) {
-		this.session.library.change(words, slot.jobId, { slots: [{ shotId: id, change }] }, gesture);
+		this.session.day.change(words, slot.jobId, { slots: [{ shotId: id, change }] }, gesture);
 	}
 
 	changeJob(change: Partial<Job>, words: string, gesture?: string): void {
-		this.session.library.change(words, this.job.id, { job: change }, gesture);
+		this.session.day.change(words, this.job.id, { job: change }, gesture);
 	}
 
 	/** The day on another date: its shots go with it, at their times of day. */
@@ -69,7 +68,7 @@ export class DayView {
 			.filter(({ slot }) => slot.jobId === this.job.id)
 			.map(({ id, slot }) => ({ shotId: id, change: { startsAt: later(slot.startsAt, days) } }));
 		const words = 'the date of the day';
-		this.session.library.change(words, this.job.id, { job: { date }, slots }, gesture);
+		this.session.day.change(words, this.job.id, { job: { date }, slots }, gesture);
 	}
 
 	/** Puts a shot at another place in the order; the times follow. */
@@ -86,8 +85,7 @@ export class DayView {
 				? []
 				: [{ shotId, change: { startsAt, position } }];
 		});
-		if (slots.length > 0)
-			this.session.library.change(`moving “${shot.title}”`, this.job.id, { slots });
+		if (slots.length > 0) this.session.day.change(`moving “${shot.title}”`, this.job.id, { slots });
 	}
 
 	async duplicate({ shot, slot }: ShotRecord): Promise<void> {
@@ -117,12 +115,11 @@ export class DayView {
 		gesture?: string
 	): void {
 		const change = { job: { people: [...people] }, shots };
-		this.session.library.change(words, this.job.id, change, gesture);
+		this.session.day.change(words, this.job.id, change, gesture);
 	}
 
 	/** Changes one shot of the day, open or not. */
 	changeShot(record: ShotRecord, shot: Shot, words: string): void {
-		const { library } = this.session;
-		library.change(words, record.slot.jobId, { shots: [{ shotId: record.id, shot }] });
+		this.session.day.change(words, record.slot.jobId, { shots: [{ shotId: record.id, shot }] });
 	}
 }

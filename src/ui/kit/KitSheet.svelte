@@ -47,9 +47,9 @@
 		const name = freeName(nameOf(entry));
 		const copy: Entry =
 			'body' in entry
-				? { id, position, body: { ...entry.body, name } }
+				? { id, position, revision: 0, body: { ...entry.body, name } }
 				: { ...entry, id, position, lens: { ...entry.lens, name } };
-		void kit.put(copy);
+		kit.put(copy);
 		openId = id;
 	}
 
@@ -60,10 +60,10 @@
 	}
 	function takeOut(entry: Entry) {
 		removed = entry;
-		void kit.remove(entry);
+		kit.remove(entry);
 	}
 	function bringBack() {
-		if (removed) void kit.put(removed);
+		if (removed) kit.put(removed);
 		removed = null;
 	}
 </script>
@@ -79,13 +79,6 @@
 			openId = null;
 		}}
 	/>
-	{#if kit.trouble}
-		<p role="alert">
-			{kit.trouble === 'full'
-				? 'This browser’s storage is full: changes to the kit are not kept.'
-				: 'This browser does not keep the kit: changes last until the window is closed.'}
-		</p>
-	{/if}
 	{#if tab === 'mine'}
 		<MyWay />
 	{:else if tab === 'hands'}
@@ -117,12 +110,12 @@
 					</div>
 					{#if openId === entry.id}
 						{#if 'body' in entry}
-							<BodyFields body={entry.body} onchange={(body) => void kit.put({ ...entry, body })} />
+							<BodyFields body={entry.body} onchange={(body) => kit.put({ ...entry, body })} />
 						{:else}
 							<LensFields
 								lens={entry.lens}
 								onlyOn={entry.onlyOn}
-								onchange={(change) => void kit.put({ ...entry, ...change })}
+								onchange={(change) => kit.put({ ...entry, ...change })}
 							/>
 						{/if}
 					{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Choice from '../shared/Choice.svelte';
-	import type { Session } from '../shared/session.svelte';
+	import type { Session } from '../keeping/session.svelte';
 	import { untrack } from 'svelte';
 	import Eyes from './eyes/Eyes.svelte';
 	import Frame from './frame/Frame.svelte';

@@ -12,7 +12,7 @@ import type { Kit } from '../kit/kit.svelte';
 import { Asking } from '../shared/asking.svelte';
 import { drawableOf, type Drawable } from './pictures';
 import type { Guest } from '$core/format/job';
-import type { Session } from '../shared/session.svelte';
+import type { Session } from '../keeping/session.svelte';
 import { settings } from '../shared/settings.svelte';
 
 /** An object of the stage. A row is named by one of its people. */

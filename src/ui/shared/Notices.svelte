@@ -1,9 +1,10 @@
 <script lang="ts">
 	import type { Refusal } from '$core/format/shotFile';
 	import { saveShotFile, saveText } from '../files/out/saving';
-	import type { Keeping } from './keeping.svelte';
+	import type { Keeping } from '../keeping/promise.svelte';
 	import type { Network } from './network.svelte';
-	import type { Session } from './session.svelte';
+	import type { PartConflict } from '../keeping/library.svelte';
+	import type { Session } from '../keeping/session.svelte';
 
 	/** What must be said plainly: trouble with the store, another window's change, a file that is not ours. */
 	interface Props {
@@ -19,6 +20,18 @@
 	let isSetAsideSeen = $state(false);
 
 	const MOST_SHOWN = 4;
+
+	const KIND_WORDS: Readonly<Record<PartConflict['kind'], string>> = {
+		jobs: 'What is said of this day',
+		slots: 'The place of a shot in its day',
+		bodies: 'A body of the kit',
+		lenses: 'A lens of the kit',
+		spreads: 'How steady your hands are'
+	};
+	const conflictWords = ({ kind, theirs }: PartConflict): string =>
+		theirs
+			? `${KIND_WORDS[kind]} was changed in another window at the same time.`
+			: `${KIND_WORDS[kind]} was taken out in another window.`;
 </script>
 
 <div class="notices">
@@ -34,7 +47,7 @@
 				{@const shot = session.shot}
 				<button class="knob" type="button" onclick={() => saveShotFile(shot)}>Save to a file</button
 				>
-				<button class="knob" type="button" onclick={() => void session.retry()}>Try again</button>
+				<button class="knob" type="button" onclick={() => void session.flush()}>Try again</button>
 			{/if}
 		</div>
 	{/if}
@@ -51,6 +64,29 @@
 					>The other one</button
 				>
 			{/if}
+		</div>
+	{/if}
+	{#each session.library.conflicts as conflict (conflict.key)}
+		<div class="notice" role="alert">
+			<p>{conflictWords(conflict)} Which one shall stand?</p>
+			<button
+				class="knob"
+				type="button"
+				onclick={() => void session.library.settle(conflict, 'mine')}>Mine</button
+			>
+			<button
+				class="knob"
+				type="button"
+				onclick={() => void session.library.settle(conflict, 'theirs')}>The other one</button
+			>
+		</div>
+	{/each}
+	{#if session.outbox.refusal}
+		<div class="notice" role="alert">
+			<p>That cannot be: {session.outbox.refusal}. Nothing was changed.</p>
+			<button class="knob" type="button" onclick={() => (session.outbox.refusal = null)}
+				>Close</button
+			>
 		</div>
 	{/if}
 	{#if refusal}

@@ -2,12 +2,12 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { LIMITS } from '$core/format/shot';
-	import { addShot, setRemoved } from './dayActions';
-	import { newShot } from './newShot';
+	import { addShot, setRemoved } from '../keeping/dayActions';
+	import { newShot } from '../keeping/newShot';
 	import DeviceButtons from './DeviceButtons.svelte';
 	import { saveShotFile } from '../files/out/saving';
-	import { openSampleDay } from './sample';
-	import type { Session } from './session.svelte';
+	import { openSampleDay } from '../keeping/sample';
+	import type { Session } from '../keeping/session.svelte';
 
 	/** The job's shots, and what can be done with the open one. */
 	interface Props {

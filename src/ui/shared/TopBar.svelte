@@ -1,7 +1,7 @@
 <script lang="ts">
-	import type { Session } from './session.svelte';
+	import type { Session } from '../keeping/session.svelte';
 	import type { Place } from './places';
-	import { indexOfOpen, stepBy } from './dayActions';
+	import { indexOfOpen, stepBy } from '../keeping/dayActions';
 	import DeviceButtons from './DeviceButtons.svelte';
 	import Places from './Places.svelte';
 	import ShotMenu from './ShotMenu.svelte';
@@ -18,7 +18,7 @@
 
 	let { session, place, isOffline, ongo, onfiles, onhelp }: Props = $props();
 
-	const { library } = $derived(session);
+	const { day } = $derived(session);
 	const isDay = $derived(place === 'day');
 	const shots = $derived(session.jobShots);
 	const index = $derived(indexOfOpen(session));
@@ -55,17 +55,17 @@
 			class="knob bare"
 			type="button"
 			aria-label="Undo"
-			title={isDay ? (library.undoWords ?? undefined) : undefined}
-			disabled={isDay ? library.undoWords === null : !session.canUndo}
-			onclick={() => (isDay ? library.undo() : session.undo())}>↶</button
+			title={isDay ? (day.undoWords ?? undefined) : undefined}
+			disabled={isDay ? day.undoWords === null : !session.canUndo}
+			onclick={() => (isDay ? day.undo() : session.undo())}>↶</button
 		>
 		<button
 			class="knob bare"
 			type="button"
 			aria-label="Redo"
-			title={isDay ? (library.redoWords ?? undefined) : undefined}
-			disabled={isDay ? library.redoWords === null : !session.canRedo}
-			onclick={() => (isDay ? library.redo() : session.redo())}>↷</button
+			title={isDay ? (day.redoWords ?? undefined) : undefined}
+			disabled={isDay ? day.redoWords === null : !session.canRedo}
+			onclick={() => (isDay ? day.redo() : session.redo())}>↷</button
 		>
 	{/if}
 	<span class="device" class:in-menu={session.shot && !isDay}><DeviceButtons {onhelp} /></span>

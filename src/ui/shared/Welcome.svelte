@@ -1,9 +1,9 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
-	import { addShot } from './dayActions';
-	import { newShot } from './newShot';
-	import { openSampleDay } from './sample';
-	import type { Session } from './session.svelte';
+	import { addShot } from '../keeping/dayActions';
+	import { newShot } from '../keeping/newShot';
+	import { openSampleDay } from '../keeping/sample';
+	import type { Session } from '../keeping/session.svelte';
 
 	/** The first visit: nothing is kept here yet. */
 	let { session, onnow }: { session: Session; onnow: () => void } = $props();

@@ -3,7 +3,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import type { Kit } from '../../kit/kit.svelte';
 	import Pick from '../../shared/Pick.svelte';
-	import type { Session } from '../../shared/session.svelte';
+	import type { Session } from '../../keeping/session.svelte';
 	import type { Item, JobComparison, Decision } from './comparison';
 	import { takeJob, takeKit } from './importing';
 

@@ -2,7 +2,7 @@ import type { DayShot, JobFile, KitOfFile } from '$core/format/job';
 import type { Spreads } from '$core/tables/spreads';
 import type { Job, KitBody, KitLens, ShotRecord } from '$data/database';
 import { bodyOfFile, dayShotOf, lensOfFile } from '$data/jobFile';
-import type { KitContents } from '$data/kitStore';
+import type { KitContents } from '$data/kitContents';
 import { reuse } from '../../shared/reuse';
 
 /** What a file would bring: what of it is new here, the same, or different. */

@@ -7,7 +7,7 @@ import { Store } from '$data/store';
 import { readShotList } from '$files/in/shotList';
 import { writeShotList } from '$files/out/shotList';
 import { Kit } from '../../kit/kit.svelte';
-import { Session } from '../../shared/session.svelte';
+import { Session } from '../../keeping/session.svelte';
 import { compareJob, compareKit, type Item, type Decision } from './comparison';
 import { takeJob, takeKit } from './importing';
 import { jobOfRows } from './listed';
@@ -18,8 +18,7 @@ let kit: Kit;
 beforeEach(async () => {
 	const store = new Store(`importing ${number++}`);
 	session = new Session(store);
-	kit = new Kit(store.kit);
-	kit.start();
+	kit = new Kit(session.library);
 	session.start(null);
 	await vi.waitFor(() => expect(session.isReady).toBe(true));
 });
@@ -88,7 +87,7 @@ describe('a day from a file', () => {
 			await takeJob(session, compare(file), () => 'replace');
 			const title = () => session.library.shots.find(({ id }) => id === shotId)?.shot.title;
 			expect(title()).toBe(file.shots[0]?.shot.title);
-			session.library.undo();
+			session.day.undo();
 			expect(title()).toBe('Mine');
 		});
 
@@ -106,7 +105,7 @@ describe('a day from a file', () => {
 		const [one] = session.jobShots;
 		if (!one) throw new Error('no shot');
 		const slots = [{ shotId: one.id, change: { isRemoved: true } }];
-		session.library.change('taking out', one.slot.jobId, { slots });
+		session.day.change('taking out', one.slot.jobId, { slots });
 		expect(compare(file).items[0]?.differs).toBe('taken out here');
 		await takeJob(session, compare(file), () => 'replace');
 		expect(session.jobShots).toHaveLength(file.shots.length);

@@ -1,8 +1,8 @@
 import type { DayShot } from '$core/format/job';
 import type { Job, ShotRecord, Slot } from '$data/database';
 import type { Kit } from '../../kit/kit.svelte';
-import { newJob } from '../../shared/dayActions';
-import type { Session } from '../../shared/session.svelte';
+import { newJob } from '../../keeping/dayActions';
+import type { Session } from '../../keeping/session.svelte';
 import type { Item, JobComparison, Decision } from './comparison';
 
 /** Takes over what was chosen of a file. */
@@ -61,22 +61,22 @@ export async function takeJob(
 	}
 	if (day || slots.length > 0) {
 		const change = { slots, shots, ...(day ? { job: day } : {}) };
-		library.change(`taking over “${file.title}”`, job.id, change);
+		session.day.change(`taking over “${file.title}”`, job.id, change);
 	}
 	if (fresh.length > 0) {
-		await library.add(job, fresh);
-		library.noteAdded(`adding ${fresh.length} shots of “${file.title}”`, fresh);
+		session.library.add(job, fresh);
+		session.day.noteAdded(`adding ${fresh.length} shots of “${file.title}”`, fresh);
 	}
 	return job.id;
 }
 
 /** Takes what was chosen of a file's kit. */
-export async function takeKit(kit: Kit, items: readonly Item[], wayOf: Chosen): Promise<void> {
+export function takeKit(kit: Kit, items: readonly Item[], wayOf: Chosen): void {
 	for (const item of items) {
 		const way = wayOf(item);
 		const { subject } = item;
 		if (way === 'skip') continue;
-		if (subject.kind === 'hands') await kit.putSpreads(subject.file);
+		if (subject.kind === 'hands') kit.putSpreads(subject.file);
 		if (subject.kind !== 'body' && subject.kind !== 'lens') continue;
 		const list = subject.kind === 'body' ? kit.contents.bodies : kit.contents.lenses;
 		const position =
@@ -84,6 +84,6 @@ export async function takeKit(kit: Kit, items: readonly Item[], wayOf: Chosen): 
 				? subject.mine.position
 				: Math.max(0, ...list.map((one) => one.position)) + 1;
 		const id = way === 'both' ? crypto.randomUUID() : subject.file.id;
-		await kit.put({ ...subject.file, id, position });
+		kit.put({ ...subject.file, id, position });
 	}
 }

@@ -5,8 +5,8 @@ import type { Job, ShotRecord } from '$data/database';
 import { dayShotOf, jobFileOf } from '$data/jobFile';
 import { USUAL_MINUTES } from '$data/newDay';
 import type { ReadRow } from '$files/in/shotList';
-import { nextSlot } from '../../shared/dayActions';
-import { newShot } from '../../shared/newShot';
+import { nextSlot } from '../../keeping/dayActions';
+import { newShot } from '../../keeping/newShot';
 
 /**
  * A shot list that was read, as a job that can be compared with the open one. A row is the shot with

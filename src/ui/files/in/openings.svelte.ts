@@ -1,7 +1,7 @@
 import type { Refusal } from '$core/format/shotFile';
 import type { Kit } from '../../kit/kit.svelte';
-import { addShot, newJob } from '../../shared/dayActions';
-import type { Session } from '../../shared/session.svelte';
+import { addShot, newJob } from '../../keeping/dayActions';
+import type { Session } from '../../keeping/session.svelte';
 import { compareJob, compareKit, type Item, type JobComparison } from './comparison';
 import { jobOfRows } from './listed';
 import { readChosen } from './opening';

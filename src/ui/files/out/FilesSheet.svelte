@@ -6,8 +6,8 @@
 	import { useKit } from '../../kit/kit.svelte';
 	import Choice from '../../shared/Choice.svelte';
 	import Pick from '../../shared/Pick.svelte';
-	import type { Keeping } from '../../shared/keeping.svelte';
-	import type { Session } from '../../shared/session.svelte';
+	import type { Keeping } from '../../keeping/promise.svelte';
+	import type { Session } from '../../keeping/session.svelte';
 	import { JobFiles } from './jobFiles.svelte';
 
 	/** Files out, and what this browser keeps. */
@@ -110,8 +110,8 @@
 						options={zones.map((value) => ({ value, text: value.replaceAll('_', ' ') }))}
 						value={files.zone}
 						onchoose={(timeZone) => {
-							const { job, library } = session;
-							if (job) library.change('the time zone of the day', job.id, { job: { timeZone } });
+							const { job, day } = session;
+							if (job) day.change('the time zone of the day', job.id, { job: { timeZone } });
 						}}
 					/>
 				</div>

@@ -21,7 +21,7 @@ import { cardsAsPdf } from '../../../workers/cards';
 import type { Kit } from '../../kit/kit.svelte';
 import { verdictWords } from '$words/day';
 import { fileName, saveBlob, saveText } from './saving';
-import type { Session } from '../../shared/session.svelte';
+import type { Session } from '../../keeping/session.svelte';
 import { settings } from '../../shared/settings.svelte';
 import { printedCard } from './printedCards';
 import { printPage } from './printPage';

@@ -38,9 +38,9 @@
 		const next = (list: readonly { position: number }[]) =>
 			Math.max(0, ...list.map(({ position }) => position)) + 1;
 		const id = () => crypto.randomUUID();
-		if (isBodyForeign) void plan.kit.put({ id: id(), position: next(bodies), body: shot.body });
+		if (isBodyForeign) plan.kit.put({ id: id(), position: next(bodies), body: shot.body });
 		if (isLensForeign) {
-			void plan.kit.put({ id: id(), position: next(lenses), onlyOn: null, lens: shot.lens });
+			plan.kit.put({ id: id(), position: next(lenses), onlyOn: null, lens: shot.lens });
 		}
 	}
 	function bringUpToDate() {

@@ -1,4 +1,4 @@
-import { settings } from './settings.svelte';
+import { settings } from '../shared/settings.svelte';
 
 /** How safe the work is in this browser: its promise to keep it, the space used, the last backup. */
 

@@ -1,6 +1,6 @@
 import type { Shot } from '$core/format/shot';
 import { blankShot } from '$data/blankShot';
-import { settings } from './settings.svelte';
+import { settings } from '../shared/settings.svelte';
 
 /** A shot to start from, done one's own way. */
 export function newShot(title: string): Shot {

@@ -46,7 +46,7 @@ export async function addShot(
 	const fresh = { id: crypto.randomUUID(), revision: 0, cursor: 0, shot, slot };
 	if (!session.job) return session.addJob(job, [fresh]);
 	await session.enter(fresh);
-	session.library.noteAdded(`adding “${shot.title}”`, [fresh]);
+	session.day.noteAdded(`adding “${shot.title}”`, [fresh]);
 }
 
 /** Takes a shot out of its job, or puts it back; another one is opened in its stead. */
@@ -61,7 +61,7 @@ export async function setRemoved(
 	const { jobId } = record.slot;
 	const place = session.jobShots.findIndex(({ id }) => id === shotId);
 	const what = isRemoved ? 'taking out' : 'bringing back';
-	library.change(`${what} “${record.shot.title}”`, jobId, {
+	session.day.change(`${what} “${record.shot.title}”`, jobId, {
 		slots: [{ shotId, change: { isRemoved } }]
 	});
 	if (!isRemoved) return session.open(shotId);

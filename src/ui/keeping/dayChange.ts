@@ -1,6 +1,12 @@
 import type { Shot } from '$core/format/shot';
 import type { Job, Slot } from '$data/database';
-import type { SlotChange } from '$data/store';
+import { merged as mergedParts } from '$data/merge';
+
+/** A change of a shot's place in its day: of these keys only. */
+export interface SlotChange {
+	readonly shotId: string;
+	readonly change: Partial<Slot>;
+}
 
 /** A change of a day: of what is said of its job, of its shots' places in it, and of the shots. */
 export interface DayChange {
@@ -20,13 +26,6 @@ export interface DayStep {
 	readonly after: DayChange;
 }
 
-/** A slot with a change of it. */
-export const changed = (slot: Slot, change: Partial<Slot>): Slot => ({
-	...slot,
-	...change,
-	revision: slot.revision + 1
-});
-
 /** The present values of what a change names. */
 export function sameKeys<T extends object>(change: Partial<T>, present: T): Partial<T> {
 	const keys = Object.keys(change) as (keyof T)[];
@@ -34,7 +33,7 @@ export function sameKeys<T extends object>(change: Partial<T>, present: T): Part
 }
 
 /** Two changes one after the other as one. */
-export function merged(first: DayChange, second: DayChange): DayChange {
+export function followed(first: DayChange, second: DayChange): DayChange {
 	const slots = new Map((first.slots ?? []).map((one) => [one.shotId, one.change]));
 	for (const { shotId, change } of second.slots ?? []) {
 		slots.set(shotId, { ...slots.get(shotId), ...change });
@@ -47,4 +46,16 @@ export function merged(first: DayChange, second: DayChange): DayChange {
 		slots: [...slots].map(([shotId, change]) => ({ shotId, change })),
 		shots: [...shots.values()]
 	};
+}
+
+/**
+ * Takes a change back from what stands now: only what this window changed, so that what another one
+ * did meanwhile stays.
+ *
+ * @param from what the change made of it
+ * @param to   what it was before
+ */
+export function takenBack<T extends object>(from: Partial<T>, to: Partial<T>, now: T): Partial<T> {
+	const present = sameKeys(from, now);
+	return mergedParts<Partial<T>>(from, { ...sameKeys(from, now), ...to }, present).value;
 }

@@ -179,7 +179,7 @@ describe('a store that does not take it', () => {
 		await openSampleDay(session);
 		expect(session.trouble).toBe('full');
 		addJob.mockRestore();
-		await session.retry();
+		await session.flush();
 		expect(session.trouble).toBeNull();
 		store.close();
 		const { session: again } = await openWindow();

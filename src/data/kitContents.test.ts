@@ -1,0 +1,72 @@
+import { afterEach, describe, expect, it } from 'vitest';
+import { BodySchema, LensSchema } from '$core/format/shot';
+import { BODIES, LENSES } from './kit';
+import { lensesFor, PRESET_KIT } from './kitContents';
+import { Store } from './store';
+
+const inPlace = (a: { position: number }, b: { position: number }) => a.position - b.position;
+
+let number = 0;
+const open: Store[] = [];
+function newStore(name = `kit ${number++}`): Store {
+	const store = new Store(name);
+	open.push(store);
+	return store;
+}
+afterEach(() => open.splice(0).forEach((store) => store.close()));
+
+describe('the presets', () => {
+	it('are valid bodies and lenses with names of their own', () => {
+		for (const body of Object.values(BODIES)) expect(BodySchema.parse(body)).toEqual(body);
+		for (const lens of Object.values(LENSES)) expect(LensSchema.parse(lens)).toEqual(lens);
+		const names = [...Object.values(BODIES), ...Object.values(LENSES)].map(({ name }) => name);
+		expect(new Set(names).size).toBe(names.length);
+	});
+
+	it('a phone takes its own lens and no other, and no other body takes it', () => {
+		expect(lensesFor(PRESET_KIT, BODIES.phone.name)).toEqual([LENSES.phone]);
+		expect(lensesFor(PRESET_KIT, BODIES.fullFrame24.name)).not.toContainEqual(LENSES.phone);
+	});
+});
+
+describe('the kit', () => {
+	it('begins with the presets; what is removed stays away over a restart', async () => {
+		const store = newStore('kit restart');
+		const { bodies, lenses, spreads } = await store.read();
+		expect(bodies.toSorted(inPlace)).toEqual(PRESET_KIT.bodies);
+		expect(lenses.toSorted(inPlace)).toEqual(PRESET_KIT.lenses);
+		expect(spreads).toEqual([]);
+		const [first] = PRESET_KIT.lenses;
+		if (!first) throw new Error('no presets');
+		await store.saveParts('lenses', first.id, first, null);
+		store.close();
+		const again = await newStore('kit restart').read();
+		expect(again.lenses.toSorted(inPlace)).toEqual(PRESET_KIT.lenses.slice(1));
+	});
+
+	it('keeps what is added and changed', async () => {
+		const store = newStore();
+		const mine = {
+			id: 'mine',
+			position: -1,
+			revision: 0,
+			body: { ...BODIES.crop26, name: 'Mine' }
+		};
+		const { record } = (await store.saveParts('bodies', 'mine', null, mine)) as {
+			record: typeof mine;
+		};
+		const changed = { ...record, body: { ...mine.body, iso: [100, 3200] as [number, number] } };
+		await store.saveParts('bodies', 'mine', record, changed);
+		const kept = (await store.read()).bodies.find(({ id }) => id === 'mine');
+		expect(kept?.body).toEqual({ ...mine.body, iso: [100, 3200] });
+	});
+
+	it('refuses what is no lens, and changes nothing', async () => {
+		const store = newStore();
+		const before = await store.read();
+		const lens = { ...LENSES.wide24, focalMm: [70, 24] as [number, number] };
+		const bad = { id: 'bad', position: 0, revision: 0, onlyOn: null, lens };
+		await expect(store.saveParts('lenses', 'bad', null, bad)).rejects.toThrow();
+		expect((await store.read()).lenses).toEqual(before.lenses);
+	});
+});

@@ -1,0 +1,301 @@
+import type { z } from 'zod';
+import type { Spreads } from '$core/tables/spreads';
+import { ASSUMED } from '$core/tables/spreads';
+import {
+	JobSchema,
+	KitBodySchema,
+	KitLensSchema,
+	MySpreadsSchema,
+	SlotSchema,
+	type Job,
+	type KitBody,
+	type KitLens,
+	type MySpreads,
+	type ShotRecord,
+	type Slot
+} from '$data/database';
+import { PRESET_KIT, type KitContents } from '$data/kitContents';
+import { merged } from '$data/merge';
+import {
+	inOrder,
+	Invalid,
+	validated,
+	type Contents,
+	type ErasedCounts,
+	type PartsOf,
+	type SetAside,
+	type Store
+} from '$data/store';
+import { Outbox, type Sent } from './outbox.svelte';
+
+/** What both windows changed otherwise, and what the other one has. */
+export interface PartConflict {
+	readonly key: string;
+	readonly kind: keyof PartsOf;
+	readonly id: string;
+	readonly theirs: PartsOf[keyof PartsOf] | null;
+}
+
+const SCHEMAS = {
+	jobs: JobSchema,
+	slots: SlotSchema,
+	bodies: KitBodySchema,
+	lenses: KitLensSchema,
+	spreads: MySpreadsSchema
+} as const;
+
+const keyOf = (kind: string, id: string) => `${kind} ${id}`;
+const FIRST_SPREADS: MySpreads = { id: 'mine', revision: 0, spreads: null };
+
+/**
+ * The jobs, shots and kit of this device as the screens show them: the only copy in memory. Changes go
+ * through the outbox, a record at a time, part by part.
+ */
+export class Library {
+	jobs = $state.raw<readonly Job[]>([]);
+	shots = $state.raw<readonly ShotRecord[]>([]);
+	#bodies = $state.raw<readonly KitBody[]>(PRESET_KIT.bodies);
+	#lenses = $state.raw<readonly KitLens[]>(PRESET_KIT.lenses);
+	#spreads = $state.raw<MySpreads>(FIRST_SPREADS);
+	setAside = $state.raw<readonly SetAside[]>([]);
+	/** What waits for the user to say what shall stand. */
+	conflicts = $state.raw<readonly PartConflict[]>([]);
+	readonly outbox: Outbox;
+	readonly #store: Store;
+	/** What each changed record was when it was changed here first; null for a new one. */
+	readonly #bases = new Map<string, PartsOf[keyof PartsOf] | null>();
+
+	constructor(store: Store, outbox: Outbox) {
+		this.#store = store;
+		this.outbox = outbox;
+	}
+
+	readonly kit = $derived.by((): KitContents => ({
+		bodies: this.#bodies,
+		lenses: this.#lenses,
+		spreads: this.#spreads.spreads ?? ASSUMED
+	}));
+
+	/** The shots of a job, in order of time. */
+	shotsOf(jobId: string | null): readonly ShotRecord[] {
+		return this.shots.filter(({ slot }) => slot.jobId === jobId && !slot.isRemoved);
+	}
+
+	shotOf(shotId: string | null): ShotRecord | null {
+		return this.shots.find(({ id }) => id === shotId) ?? null;
+	}
+
+	/** Takes over what the store says, except for records that are on their way to it. */
+	follow(contents: Contents, isFirst: boolean): void {
+		const isThere = (jobId: string) => !contents.erased.has(jobId);
+		const isOurs = (kind: string, id: string) => this.outbox.has(keyOf(kind, id));
+		const taken = <T extends { readonly id: string }>(
+			known: readonly T[],
+			stored: readonly T[],
+			put: (mine: T | undefined, stored: T) => T
+		): T[] => {
+			const byId = new Map(known.map((one) => [one.id, one]));
+			for (const one of stored) byId.set(one.id, put(byId.get(one.id), one));
+			return [...byId.values()];
+		};
+		const kit = <T extends { readonly id: string; readonly position: number }>(
+			kind: 'bodies' | 'lenses',
+			known: readonly T[],
+			stored: readonly T[]
+		): T[] =>
+			taken(isFirst ? known.filter(({ id }) => isOurs(kind, id)) : known, stored, (mine, theirs) =>
+				mine && isOurs(kind, theirs.id) ? mine : theirs
+			)
+				.filter(({ id }) => !contents.takenOut.has(id) || isOurs(kind, id))
+				.sort((a, b) => a.position - b.position);
+		this.setAside = [...this.setAside, ...contents.setAside];
+		this.jobs = taken(this.jobs, contents.jobs, (mine, theirs) =>
+			mine && isOurs('jobs', theirs.id) ? mine : theirs
+		).filter(({ id }) => isThere(id));
+		this.shots = taken(this.shots, contents.shots, (mine, theirs) => {
+			if (!mine) return theirs;
+			const slot = isOurs('slots', theirs.id) ? mine.slot : theirs.slot;
+			// what is saved here may be newer than what was read before it
+			const isMine = isOurs('shots', theirs.id) || mine.revision > theirs.revision;
+			return { ...(isMine ? mine : theirs), slot };
+		})
+			.filter(({ id, slot }) => isThere(slot.jobId) || isOurs('shots', id))
+			.sort(inOrder);
+		this.#bodies = kit('bodies', this.#bodies, contents.bodies);
+		this.#lenses = kit('lenses', this.#lenses, contents.lenses);
+		const [spreads] = contents.spreads;
+		if (spreads && !isOurs('spreads', 'mine')) this.#spreads = spreads;
+	}
+
+	/** Shows a shot in the place of the one with its id; its place in the day stays the known one. */
+	showShot(record: ShotRecord): void {
+		const known = this.shotOf(record.id);
+		this.shots = known
+			? this.shots.map((one) => (one === known ? { ...record, slot: known.slot } : one))
+			: [...this.shots, record].sort(inOrder);
+	}
+
+	/** Adds shots to a job, and the job if it is new. */
+	add(job: Job, shots: readonly ShotRecord[]): void {
+		validated(JobSchema, job);
+		if (!this.jobs.some(({ id }) => id === job.id)) this.jobs = [...this.jobs, job];
+		this.shots = [...this.shots, ...shots].sort(inOrder);
+		const first = shots[0]?.id ?? '';
+		this.outbox.post(`added ${job.id} ${first}`, async () => {
+			await this.#store.addJob(job, shots);
+			return 'kept';
+		});
+	}
+
+	/** Changes what is said of a job. @throws Invalid when that cannot be; then nothing is changed */
+	changeJob(id: string, change: Partial<Job>): void {
+		const job = this.jobs.find((one) => one.id === id);
+		if (job) this.#change('jobs', id, { ...job, ...change });
+	}
+
+	/** Changes a shot's place in its day. @throws Invalid when that cannot be; then nothing is changed */
+	changeSlot(shotId: string, change: Partial<Slot>): void {
+		const slot = this.shotOf(shotId)?.slot;
+		if (slot) this.#change('slots', shotId, { ...slot, ...change });
+	}
+
+	/** Adds an entry of the kit, or changes the one with its id. @throws Invalid when it is none */
+	putKit(entry: Omit<KitBody, 'revision'> | Omit<KitLens, 'revision'>): void {
+		if ('body' in entry) this.#change('bodies', entry.id, { revision: 0, ...entry });
+		else this.#change('lenses', entry.id, { revision: 0, ...entry });
+	}
+
+	takeOutOfKit(entry: KitBody | KitLens): void {
+		this.#change('body' in entry ? 'bodies' : 'lenses', entry.id, null);
+	}
+
+	/** Changes one's own spreads; null goes back to the assumptions. */
+	putSpreads(spreads: Spreads | null): void {
+		this.#change('spreads', 'mine', { ...this.#spreads, spreads });
+	}
+
+	/** Makes a change; one that cannot be is said, and changes nothing. Tells whether it was made. */
+	attempt(change: () => void): boolean {
+		try {
+			change();
+			this.outbox.refusal = null;
+			return true;
+		} catch (error) {
+			if (!(error instanceof Invalid)) throw error;
+			this.outbox.refusal = error.message;
+			return false;
+		}
+	}
+
+	/** Ends a conflict. What only one of the windows changed is taken either way. */
+	async settle({ key, kind, id, theirs }: PartConflict, keep: 'mine' | 'theirs'): Promise<void> {
+		const base = this.#bases.get(key) ?? null;
+		const mine = this.#find(kind, id);
+		this.conflicts = this.conflicts.filter((one) => one.key !== key);
+		this.#bases.set(key, theirs);
+		if (keep === 'theirs') {
+			this.#show(
+				kind,
+				id,
+				theirs && mine ? (merged<unknown>(base, theirs, mine).value as never) : theirs
+			);
+		} else if (theirs && mine) {
+			this.#show(kind, id, merged<unknown>(base, mine, theirs).value as never);
+		}
+		this.outbox.release(key);
+		await this.outbox.flush();
+	}
+
+	/** Erases a job for good. Rejects when the store does not do it; then nothing is gone. */
+	async erase(jobId: string): Promise<ErasedCounts> {
+		await this.outbox.flush();
+		const counts = await this.#store.eraseJob(jobId);
+		this.outbox.drop(keyOf('jobs', jobId));
+		for (const { id } of this.shots.filter(({ slot }) => slot.jobId === jobId)) {
+			this.outbox.drop(keyOf('slots', id));
+		}
+		this.jobs = this.jobs.filter(({ id }) => id !== jobId);
+		this.shots = this.shots.filter(({ slot }) => slot.jobId !== jobId);
+		return counts;
+	}
+
+	#change<K extends keyof PartsOf>(kind: K, id: string, next: PartsOf[K] | null): void {
+		const schema = SCHEMAS[kind] as unknown as z.ZodType<PartsOf[K]>;
+		const known = this.#find(kind, id);
+		const valid = next && validated(schema, { ...next, revision: known?.revision ?? 0 });
+		const key = keyOf(kind, id);
+		if (!this.#bases.has(key)) this.#bases.set(key, known);
+		this.#show(kind, id, valid);
+		this.outbox.post(key, () => this.#send(kind, id));
+	}
+
+	async #send<K extends keyof PartsOf>(kind: K, id: string): Promise<Sent> {
+		const key = keyOf(kind, id);
+		const base = (this.#bases.get(key) ?? null) as PartsOf[K] | null;
+		const mine = this.#find(kind, id);
+		if (!base && !mine) return 'kept';
+		const result = await this.#store.saveParts(kind, id, base, mine);
+		if (result.outcome === 'conflict') {
+			const { theirs } = result;
+			this.conflicts = [
+				...this.conflicts.filter((one) => one.key !== key),
+				{ key, kind, id, theirs }
+			];
+			return 'held';
+		}
+		const { record } = result;
+		const now = this.#find(kind, id);
+		if (now === mine) {
+			this.#bases.delete(key);
+			this.#show(kind, id, record);
+		} else {
+			// changed again meanwhile: what was saved is what the next save starts from
+			this.#bases.set(key, record);
+			if (now && record) {
+				const { value } = merged<unknown>(mine, now, record);
+				this.#show(kind, id, { ...(value as PartsOf[K]), revision: record.revision });
+			}
+		}
+		return 'kept';
+	}
+
+	#find<K extends keyof PartsOf>(kind: K, id: string): PartsOf[K] | null {
+		const found = {
+			jobs: () => this.jobs.find((one) => one.id === id),
+			slots: () => this.shotOf(id)?.slot,
+			bodies: () => this.#bodies.find((one) => one.id === id),
+			lenses: () => this.#lenses.find((one) => one.id === id),
+			spreads: () => this.#spreads
+		}[kind]();
+		return (found ?? null) as PartsOf[K] | null;
+	}
+
+	/** Shows a record as it is now; null takes it off the screen. */
+	#show<K extends keyof PartsOf>(kind: K, id: string, record: PartsOf[K] | null): void {
+		const put = <T extends { readonly id: string }>(list: readonly T[], one: T | null): T[] => {
+			if (!one) return list.filter((other) => other.id !== id);
+			const isKnown = list.some((other) => other.id === id);
+			return isKnown ? list.map((other) => (other.id === id ? one : other)) : [...list, one];
+		};
+		const inPlace = <T extends { readonly position: number }>(list: T[]) =>
+			list.sort((a, b) => a.position - b.position);
+		switch (kind) {
+			case 'jobs':
+				this.jobs = put(this.jobs, record as Job | null);
+				break;
+			case 'slots':
+				this.shots = this.shots
+					.flatMap((one) => (one.id !== id ? one : record ? { ...one, slot: record as Slot } : []))
+					.sort(inOrder);
+				break;
+			case 'bodies':
+				this.#bodies = inPlace(put(this.#bodies, record as KitBody | null));
+				break;
+			case 'lenses':
+				this.#lenses = inPlace(put(this.#lenses, record as KitLens | null));
+				break;
+			case 'spreads':
+				this.#spreads = (record as MySpreads | null) ?? FIRST_SPREADS;
+		}
+	}
+}

@@ -1,0 +1,261 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { sampleDay } from '$data/sampleDay';
+import { Store } from '$data/store';
+import { eraseJob } from './dayActions';
+import { Session } from './session.svelte';
+
+let number = 0;
+let name = '';
+let store: Store;
+let session: Session;
+
+async function openWindow() {
+	store = new Store(name);
+	session = new Session(store);
+	session.start(null);
+	await vi.waitFor(() => expect(session.isReady).toBe(true));
+}
+beforeEach(async () => {
+	name = `library ${number++}`;
+	await openWindow();
+	const day = sampleDay(0);
+	await session.addJob(day.job, day.shots);
+});
+
+const library = () => session.library;
+const jobId = () => session.job?.id ?? '';
+const shotAt = (index: number) => {
+	const one = session.jobShots[index];
+	if (!one) throw new Error('no such shot');
+	return one;
+};
+const rename = (title: string, gesture?: string) =>
+	session.day.change('the title', jobId(), { job: { title } }, gesture);
+
+describe('a change of the day', () => {
+	it('is undone and done again, and kept', async () => {
+		const { title } = session.job ?? {};
+		rename('Another');
+		expect(session.day.undoWords).toBe('the title');
+		session.day.undo();
+		expect(session.job?.title).toBe(title);
+		session.day.redo();
+		expect(session.job?.title).toBe('Another');
+		await vi.waitFor(() => expect(session.isSaving).toBe(false));
+		store.close();
+		await openWindow();
+		expect(session.job?.title).toBe('Another');
+	});
+
+	it('of one gesture is one step', () => {
+		const { title } = session.job ?? {};
+		rename('A', 'typing');
+		rename('An', 'typing');
+		rename('Any', 'typing');
+		session.day.undo();
+		expect(session.job?.title).toBe(title);
+		expect(session.day.undoWords).toBeNull();
+	});
+
+	it('puts shots in the order of their new times', () => {
+		const last = shotAt(9);
+		const slots = [{ shotId: last.id, change: { startsAt: '2026-09-26T08:00' } }];
+		session.day.change('moving', jobId(), { slots });
+		expect(shotAt(0).id).toBe(last.id);
+		session.day.undo();
+		expect(shotAt(9).id).toBe(last.id);
+	});
+
+	it('inside a shot that is not open is a step of that shot’s own history, too', async () => {
+		const { id, shot } = shotAt(3);
+		session.day.change('renaming', jobId(), {
+			shots: [{ shotId: id, shot: { ...shot, title: 'New' } }]
+		});
+		expect(shotAt(3).shot.title).toBe('New');
+		await session.open(id);
+		expect(session.shot?.title).toBe('New');
+		session.undo();
+		expect(session.shot?.title).toBe(shot.title);
+	});
+
+	it('and of the shot meanwhile do not meet: both stay', async () => {
+		const { id } = shotAt(0);
+		const { shot } = session;
+		if (!shot) throw new Error('no shot');
+		session.change({ ...shot, notes: 'first row sits' });
+		session.day.change('marking', jobId(), {
+			slots: [{ shotId: id, change: { status: 'taken' } }]
+		});
+		await session.flush();
+		await vi.waitFor(() => expect(session.isSaving).toBe(false));
+		store.close();
+		await openWindow();
+		expect(shotAt(0).slot.status).toBe('taken');
+		expect(shotAt(0).shot.notes).toBe('first row sits');
+	});
+});
+
+describe('two windows', () => {
+	async function pair() {
+		const one = session;
+		await one.flush();
+		await openWindow();
+		return { one, two: session };
+	}
+	const guest = (id: string) => ({
+		id,
+		name: id,
+		build: 'adult' as const,
+		eyeHeightM: 1.6,
+		glasses: false,
+		note: ''
+	});
+	const addGuest = (to: Session, id: string) => {
+		const { job } = to;
+		if (!job) throw new Error('no job');
+		to.day.change(`adding ${id}`, job.id, { job: { people: [...job.people, guest(id)] } });
+	};
+	const names = ({ job }: Session) =>
+		(job?.people ?? []).map(({ name }) => name).filter((name) => /^(A|B)$/.test(name));
+
+	it('two guests added at the same moment are both there, in both windows', async () => {
+		const { one, two } = await pair();
+		addGuest(one, 'A');
+		addGuest(two, 'B');
+		await one.flush();
+		await two.flush();
+		expect(names(two)).toEqual(['A', 'B']);
+		await vi.waitFor(() => expect(names(one)).toEqual(['A', 'B']));
+		expect([one.isSaving, two.isSaving]).toEqual([false, false]);
+	});
+
+	it('undo takes back what this window did, never what the other did', async () => {
+		const { one, two } = await pair();
+		addGuest(one, 'A');
+		await one.flush();
+		await vi.waitFor(() => expect(names(two)).toEqual(['A']));
+		addGuest(two, 'B');
+		await two.flush();
+		await vi.waitFor(() => expect(names(one)).toEqual(['A', 'B']));
+		one.day.undo();
+		await one.flush();
+		expect(names(one)).toEqual(['B']);
+		await vi.waitFor(() => expect(names(two)).toEqual(['B']));
+		one.day.redo();
+		await one.flush();
+		expect(names(one).toSorted()).toEqual(['A', 'B']);
+	});
+
+	it.each([
+		['mine', 'two'],
+		['theirs', 'one']
+	] as const)('the same words changed by both are asked about: %s', async (keep, title) => {
+		const { one, two } = await pair();
+		const id = one.job?.id ?? '';
+		one.day.change('the title', id, { job: { title: 'one', notes: 'from one' } });
+		two.day.change('the title', id, { job: { title: 'two', place: 'from two' } });
+		await one.flush();
+		await two.flush();
+		const [conflict] = two.library.conflicts;
+		if (!conflict) throw new Error('nobody was asked');
+		expect([two.job?.title, two.isSaving]).toEqual(['two', true]);
+		await two.library.settle(conflict, keep);
+		expect([two.library.conflicts, two.isSaving]).toEqual([[], false]);
+		// what only one of them changed stands either way
+		const expected = { title, notes: 'from one', place: 'from two' };
+		expect(two.job).toMatchObject(expected);
+		await vi.waitFor(() => expect(one.job).toMatchObject(expected));
+	});
+
+	it('different numbers of one lens are put together', async () => {
+		const { one, two } = await pair();
+		const change = (to: Session, more: object) => {
+			const entry = to.library.kit.lenses[0];
+			if (!entry) throw new Error('no lens');
+			to.library.putKit({ ...entry, lens: { ...entry.lens, ...more } });
+		};
+		change(one, { blades: 9 });
+		change(two, { closestFocusM: 0.3 });
+		await one.flush();
+		await two.flush();
+		expect(two.library.kit.lenses[0]?.lens).toMatchObject({ blades: 9, closestFocusM: 0.3 });
+		await vi.waitFor(() => expect(one.library.kit).toEqual(two.library.kit));
+	});
+});
+
+describe('what cannot be', () => {
+	it('a year of five figures is refused in words, and nothing is changed or kept of it', async () => {
+		const { id, slot } = shotAt(0);
+		const slots = [{ shotId: id, change: { startsAt: '20266-09-26T10:00' } }];
+		session.day.change('the time', jobId(), { slots });
+		expect(session.outbox.refusal).toMatch(/^the start must be/);
+		expect([shotAt(0).slot, session.day.undoWords]).toEqual([slot, null]);
+		rename('Fine');
+		expect(session.outbox.refusal).toBeNull();
+	});
+
+	it('the store itself takes nothing that its schemas refuse', async () => {
+		const { id, slot } = shotAt(0);
+		const bad = { ...slot, startsAt: '2026-13-40T10:00' };
+		await expect(store.saveParts('slots', id, slot, bad)).rejects.toThrow('the start must be');
+		expect((await store.read()).setAside).toEqual([]);
+	});
+});
+
+describe('a store that is full', () => {
+	const full = () => Promise.reject(new DOMException('', 'QuotaExceededError'));
+
+	it('keeps nobody from working: everything waits, in order, and is kept once it can be', async () => {
+		const saving = vi.spyOn(store, 'saveParts').mockImplementation(full);
+		const { id } = shotAt(2);
+		rename('A');
+		session.day.change('place', jobId(), { slots: [{ shotId: id, change: { place: 'loft' } }] });
+		rename('B');
+		await vi.waitFor(() => expect(session.trouble).toBe('full'));
+		expect([session.job?.title, shotAt(2).slot.place, session.isSaving]).toEqual([
+			'B',
+			'loft',
+			true
+		]);
+		saving.mockRestore();
+		await session.flush();
+		expect([session.trouble, session.isSaving]).toEqual([null, false]);
+		store.close();
+		await openWindow();
+		expect([session.job?.title, shotAt(2).slot.place]).toEqual(['B', 'loft']);
+	});
+
+	it('does not erase by halves: it says so, and nothing is gone', async () => {
+		vi.spyOn(store, 'eraseJob').mockImplementation(full);
+		const before = session.library.shots.length;
+		await expect(eraseJob(session, jobId())).rejects.toThrow();
+		expect([session.library.jobs.length, session.library.shots.length]).toEqual([1, before]);
+	});
+});
+
+describe('erasing a job from this device', () => {
+	it('tells what went, and nothing of it is left', async () => {
+		const { shot } = session;
+		if (!shot) throw new Error('no shot');
+		session.change({ ...shot, notes: 'once' });
+		await session.flush();
+		const counts = await eraseJob(session, jobId());
+		expect(counts).toEqual({ shots: 10, steps: 11, people: 31 });
+		expect([library().jobs, library().shots, session.shot]).toEqual([[], [], null]);
+		store.close();
+		await openWindow();
+		expect([library().jobs, library().shots]).toEqual([[], []]);
+	});
+
+	it('is noticed by another window, which brings nothing back', async () => {
+		const here = { session, store };
+		await openWindow();
+		const there = session;
+		const id = there.job?.id ?? '';
+		await eraseJob(here.session, id);
+		await vi.waitFor(() => expect(there.library.jobs).toEqual([]));
+		there.day.change('the title', id, { job: { title: 'back' } });
+		await vi.waitFor(() => expect(there.isSaving).toBe(false));
+		expect((await here.store.read()).jobs).toEqual([]);
+	});
+});

@@ -1,0 +1,197 @@
+import type { Shot } from '$core/format/shot';
+import { canRedo, canUndo, previous, redo, undo } from '$data/history';
+import type { Job, ShotRecord, Slot } from '$data/database';
+import { Store, troubleOf, type Conflict, type Contents, type Trouble } from '$data/store';
+import { DaySteps } from './daySteps.svelte';
+import { Histories } from './histories.svelte';
+import { Library } from './library.svelte';
+import { Outbox } from './outbox.svelte';
+
+/** The open shot: a cursor over the library, which holds everything. */
+export class Session {
+	/** False until the store has been read, or has refused. */
+	isReady = $state(false);
+	readonly outbox = new Outbox();
+	readonly library: Library;
+	readonly day: DaySteps;
+	readonly #histories: Histories;
+	/** The store could not even be opened. */
+	#refused = $state<Trouble | null>(null);
+	#shotId = $state<string | null>(null);
+	/** A job that is open although it has no shot. */
+	#emptyJobId = $state<string | null>(null);
+	readonly #store: Store;
+	#gestures = 0;
+
+	constructor(store = new Store()) {
+		this.#store = store;
+		this.library = new Library(store, this.outbox);
+		this.#histories = new Histories(store, this.library);
+		this.day = new DaySteps(this.library, (shotId, shot) =>
+			this.#histories.change(shotId, shot, this.newGesture('day'))
+		);
+	}
+
+	/** Why something is not kept; null while everything is. */
+	get trouble(): Trouble | null {
+		return this.outbox.trouble ?? this.#refused;
+	}
+	/** Something is not in the store yet. */
+	get isSaving(): boolean {
+		return this.outbox.isBusy;
+	}
+	/** Leaving now would lose something: the store refuses it, or an answer of the user is missing. */
+	get isAtRisk(): boolean {
+		const isAsking = this.#histories.conflicts.size > 0 || this.library.conflicts.length > 0;
+		return this.isSaving && (this.trouble !== null || isAsking);
+	}
+	/** What another window made of the open shot meanwhile. */
+	get conflict(): Conflict | null {
+		return (this.#shotId !== null && this.#histories.conflicts.get(this.#shotId)) || null;
+	}
+
+	/** Begins to follow the store; returns how to stop. Opens a shot as soon as there is one. */
+	start(preferredShotId: string | null): () => void {
+		let isFirst = true;
+		return this.#store.watch(
+			(contents) => {
+				void this.#follow(contents, isFirst, preferredShotId);
+				isFirst = false;
+			},
+			(error) => {
+				this.#refused = troubleOf(error);
+				this.isReady = true;
+			}
+		);
+	}
+
+	/** Changes only when another shot is opened, not with every change to it. */
+	get shotId(): string | null {
+		return this.#shotId;
+	}
+	readonly #record = $derived.by(() => this.library.shotOf(this.#shotId));
+	readonly #history = $derived.by(() => this.#histories.of(this.#shotId));
+	get shot(): Shot | null {
+		return this.#record?.shot ?? null;
+	}
+	readonly before = $derived.by(() => this.#history && previous(this.#history));
+	/** The place of the open shot in its day. */
+	readonly slot = $derived.by((): Slot | null => this.#record?.slot ?? null);
+	/** The open job: the open shot's, or one without shots. */
+	readonly job = $derived.by((): Job | null => {
+		const jobId = this.slot?.jobId ?? this.#emptyJobId;
+		return this.library.jobs.find(({ id }) => id === jobId) ?? null;
+	});
+	/** The shots of the open job, in order of time. */
+	readonly jobShots = $derived.by(() => this.library.shotsOf(this.job?.id ?? null));
+	readonly canUndo = $derived.by(() => this.#history !== null && canUndo(this.#history));
+	readonly canRedo = $derived.by(() => this.#history !== null && canRedo(this.#history));
+
+	/** A name for a gesture that no other one has. */
+	newGesture(kind: string): string {
+		this.#gestures += 1;
+		return `${kind} ${Date.now()}.${this.#gestures}`;
+	}
+
+	/** Changes the open shot. All changes with the same gesture are undone together. */
+	change(shot: Shot, gesture = this.newGesture('edit')): void {
+		if (this.#shotId) this.#histories.change(this.#shotId, shot, gesture);
+	}
+
+	undo(): void {
+		if (this.#shotId && this.#history) this.#histories.go(this.#shotId, undo(this.#history));
+	}
+
+	redo(): void {
+		if (this.#shotId && this.#history) this.#histories.go(this.#shotId, redo(this.#history));
+	}
+
+	/** Opens another shot, unless an unsettled conflict of this one stands in the way. */
+	async open(shotId: string): Promise<void> {
+		if (!(await this.#leave())) return;
+		const next = this.library.shotOf(shotId);
+		if (next) await this.#open(next);
+	}
+
+	/** Saves what is unsaved. False while a conflict of the open shot is unsettled. */
+	async #leave(): Promise<boolean> {
+		await this.flush();
+		return this.conflict === null;
+	}
+
+	async #open(record: ShotRecord): Promise<void> {
+		await this.#histories.load(record);
+		this.#shotId = record.id;
+		this.#emptyJobId = null;
+	}
+
+	/** Adds a job with its shots and opens the first. */
+	async addJob(job: Job, shots: readonly ShotRecord[]): Promise<void> {
+		if (!(await this.#leave())) return;
+		this.library.add(job, shots);
+		await this.flush();
+		await this.openJob(job.id);
+	}
+
+	/** Opens a job at its first shot, or with none. */
+	async openJob(jobId: string): Promise<void> {
+		const [first] = this.library.shotsOf(jobId);
+		if (first) return this.open(first.id);
+		if (!(await this.#leave())) return;
+		this.#shotId = null;
+		this.#emptyJobId = jobId;
+	}
+
+	/** Adds a shot to the job its slot names, and opens it. */
+	async enter(fresh: ShotRecord): Promise<void> {
+		if (!(await this.#leave())) return;
+		this.#histories.begin(fresh);
+		this.#shotId = fresh.id;
+		this.#emptyJobId = null;
+		await this.flush();
+	}
+
+	/** Forgets what is unsaved of a job that is about to be erased, and opens another if there is one. */
+	async forget(jobId: string): Promise<void> {
+		for (const { id } of this.library.shots.filter(({ slot }) => slot.jobId === jobId)) {
+			this.#histories.forget(id);
+		}
+		this.day.forget(jobId);
+		if (this.job?.id !== jobId) return;
+		this.#shotId = null;
+		this.#emptyJobId = null;
+		const other = this.library.jobs.find(({ id }) => id !== jobId);
+		if (other) await this.openJob(other.id);
+	}
+
+	/** Ends a conflict. Both versions stay in the history, so that undo brings the other one back. */
+	async settle(keep: 'mine' | 'theirs'): Promise<void> {
+		if (this.#shotId) await this.#histories.settle(this.#shotId, keep, this.newGesture('settle'));
+	}
+
+	/** Saves now what is unsaved; also tries again what the store refused. */
+	flush(): Promise<void> {
+		return this.outbox.flush();
+	}
+
+	/** Takes over what the store says, except for what is being worked on here. */
+	async #follow(
+		contents: Contents,
+		isFirst: boolean,
+		preferredShotId: string | null
+	): Promise<void> {
+		const before = this.#record;
+		this.#refused = null;
+		this.library.follow(contents, isFirst);
+		const now = this.#record;
+		if (before && !now) await this.forget(before.slot.jobId);
+		else if (before && now && now.revision > before.revision) await this.#histories.load(now);
+		else if (!now && this.#emptyJobId === null) {
+			const open = this.library.shots.filter(({ slot }) => !slot.isRemoved);
+			const first = open.find(({ id }) => id === preferredShotId) ?? open[0];
+			if (first) await this.#open(first);
+			else this.#emptyJobId = this.library.jobs.at(-1)?.id ?? null;
+		}
+		this.isReady = true;
+	}
+}
