@@ -1,17 +1,8 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { axe } from './support/axe';
 import { expect, test } from './support/app';
 
 /** For every eye, hand and screen. */
-
-/** @param within looks only there: what lies behind an open dialog was looked at before */
-const axe = async (page: Page, within = 'html') => {
-	const { violations } = await new AxeBuilder({ page })
-		.include(within)
-		.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-		.analyze();
-	expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
-};
 
 /** How far the page is wider than the window, px. */
 const surplus = (page: Page) =>

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import AxeBuilder from '@axe-core/playwright';
 import type { Locator, Page } from '@playwright/test';
 import { decode } from 'fast-png';
+import { axe } from './support/axe';
 import { expect, test, type App } from './support/app';
 
 /** The rendered pictures on the Plan screen, drawn in software. */
@@ -35,13 +35,6 @@ const inSmall = (one: Locator): Promise<number[]> =>
 	});
 const meanDifference = (a: readonly number[], b: readonly number[]): number =>
 	a.reduce((sum, value, i) => sum + Math.abs(value - (b[i] ?? 0)), 0) / a.length;
-
-const axe = async (page: Page) => {
-	const { violations } = await new AxeBuilder({ page })
-		.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-		.analyze();
-	expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
-};
 
 test('the frame is drawn, settles, and is drawn again after a change', async ({ app, page }) => {
 	await app.openSample(/The couple/);

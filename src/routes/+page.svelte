@@ -18,4 +18,4 @@
 
 <svelte:head><title>Focalis: plan a shot</title></svelte:head>
 
-<App shotId={asked.get('shot')} asked={known} wantsSample={asked.has('sample')} onshow={show} />
+<App shotId={asked.get('shot')} asked={known} sample={asked.get('sample')} onshow={show} />

@@ -26,11 +26,12 @@
 		shotId: string | null;
 		/** The place the address asks for. */
 		asked: Place | null;
-		wantsSample: boolean;
+		/** The sample day is asked for: part of the title of one of its shots, or empty; null when it is not. */
+		sample: string | null;
 		onshow: (place: Place, shotId: string | null) => void;
 	}
 
-	let { shotId, asked, wantsSample, onshow }: Props = $props();
+	let { shotId, asked, sample, onshow }: Props = $props();
 
 	const session = new Session();
 	const kit = provideKit(new Kit(session.library));
@@ -54,9 +55,9 @@
 		});
 	});
 	$effect(() => {
-		if (!session.isReady || !wantsSample || hasOpenedSample) return;
+		if (!session.isReady || sample === null || hasOpenedSample) return;
 		hasOpenedSample = true;
-		untrack(() => void openSampleDay(session));
+		untrack(() => void openSampleDay(session, sample));
 	});
 	let place = $state<Place>(untrack(() => asked ?? settings.lastPlace));
 	/** Where one is: where one went if it has what it needs, else the day; null before there is anything. */

@@ -23,11 +23,10 @@ export class App {
 		return this.page.getByRole('group', { name: 'Settings of the selection' });
 	}
 
-	/** Opens the sample day and goes to one of its shots. */
+	/** Opens the sample day at one of its shots. */
 	async openSample(title: RegExp): Promise<void> {
-		await this.page.goto('/?sample');
-		await expect(this.headline).toBeVisible();
-		await this.openShot(title);
+		await this.page.goto(`/?sample=${encodeURIComponent(title.source)}`);
+		await expect(this.page.getByRole('banner').getByText(title)).toBeVisible();
 	}
 
 	async openShot(title: RegExp): Promise<void> {

@@ -31,17 +31,18 @@ export class Lab {
 	}
 }
 
-export const test = base.extend<{ lab: Lab }, { script: string }>({
-	script: [
-		// eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures it needs from here
-		async ({}, use) => use(await harnessScript()),
+/** One page a worker: its shaders are compiled once. */
+export const test = base.extend<object, { lab: Lab }>({
+	lab: [
+		async ({ browser }, use) => {
+			const page = await browser.newPage();
+			await page.goto('about:blank');
+			await page.addScriptTag({ content: await harnessScript() });
+			await use(new Lab(page));
+			await page.close();
+		},
 		{ scope: 'worker' }
-	],
-	lab: async ({ page, script }, use) => {
-		await page.goto('about:blank');
-		await page.addScriptTag({ content: script });
-		await use(new Lab(page));
-	}
+	]
 });
 
 export { expect } from './app';

@@ -2,6 +2,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { NUDGES, smallLength } from '$words/numbers';
 	import { settings } from './settings.svelte';
+	import Licences from './Licences.svelte';
 	import ShortcutList from './ShortcutList.svelte';
 
 	let { open = $bindable(false) }: { open?: boolean } = $props();
@@ -46,6 +47,7 @@
 			The picture is drawn through the lens as it is set, so blur, discs of light and who hides whom
 			are as they will be. The figures are invented; shake and motion are not drawn.
 		</p>
+		<Licences />
 		<p>
 			Everything is kept in this browser and sent nowhere. To give a shot to somebody, save it to a
 			file; they drop the file on their window.

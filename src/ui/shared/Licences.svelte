@@ -1,0 +1,60 @@
+<script lang="ts">
+	import { asset } from '$app/paths';
+	import { z } from 'zod';
+
+	/** What others made that ships with the app, and on which terms; read when somebody looks. */
+	const LicencesSchema = z.array(
+		z.object({ name: z.string(), version: z.string(), licence: z.string(), text: z.string() })
+	);
+
+	let isOpen = $state(false);
+
+	async function read() {
+		const response = await fetch(asset('/licences.json'));
+		if (!response.ok) throw new Error('not there');
+		return LicencesSchema.parse(await response.json());
+	}
+</script>
+
+<details bind:open={isOpen}>
+	<summary>Licences of what ships with Focalis</summary>
+	{#if isOpen}
+		{#await read()}
+			<p>Reading…</p>
+		{:then all}
+			<ul>
+				{#each all as { name, version, licence, text } (name)}
+					<li>
+						<details>
+							<summary>{name} {version}: {licence}</summary>
+							<pre>{text || 'The package carries no text of its licence.'}</pre>
+						</details>
+					</li>
+				{/each}
+			</ul>
+		{:catch}
+			<p role="alert">The licences could not be read just now.</p>
+		{/await}
+	{/if}
+</details>
+
+<style>
+	summary {
+		min-height: 1.75rem;
+		cursor: pointer;
+	}
+	ul {
+		padding-left: 1rem;
+	}
+	pre {
+		white-space: pre-wrap;
+		font-size: 0.8125rem;
+		max-height: 16rem;
+		overflow: auto;
+	}
+	@media (pointer: coarse) {
+		summary {
+			min-height: 2.75rem;
+		}
+	}
+</style>
