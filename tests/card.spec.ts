@@ -110,6 +110,7 @@ test.describe('on a phone', () => {
 				},
 				[fromX, toX]
 			);
+		await expect(title).toHaveText('Two families on the steps');
 		await swipe(320, 60);
 		await expect(title).toHaveText('Rings, walking in');
 		await swipe(60, 320);

@@ -88,8 +88,10 @@ test('a file dropped on the window opens', async ({ app, page }) => {
 	await expect(app.headline).toContainText('Focus on');
 });
 
-test('the chooser opens by keyboard', async ({ page }) => {
+test('the chooser opens by keyboard', async ({ app, page }) => {
 	const chooser = page.waitForEvent('filechooser');
+	// the browser hears of the waiting before the key
+	await app.saved();
 	await page.keyboard.press('Control+o');
 	await (await chooser).setFiles(file({ ...shot, title: 'Chosen' }));
 	await expect(page.getByRole('banner')).toContainText('Chosen');

@@ -30,13 +30,7 @@ for (const [fNumberExact, least, most] of [
 			[5, 6].map((z) => person(`${x} ${z}`, [x, 1.6, z]))
 		);
 		const input = shotInput({ people, choices: { fNumberExact } });
-		// the middle of the frame, at the scale of a whole one of 720 px
-		const window = { x: 0, y: 0, widthMm: 18, heightMm: 12 };
-		const result = await lab.call('settledAgainstMost', input, {
-			window,
-			widthPx: 360,
-			heightPx: 240
-		});
+		const result = await lab.call('settledAgainstMost', input, { widthPx: 720, heightPx: 480 });
 		expect(result.samples).toBeGreaterThanOrEqual(least);
 		expect(result.samples).toBeLessThanOrEqual(most);
 		expect(result.mean).toBeLessThan(0.25);

@@ -62,7 +62,7 @@ export const SPREADS = {
 	blinkS: spread('people', 0.25, 1, 's', 'a blink lasts')
 } as const satisfies Record<string, SpreadInfo>;
 
-type SpreadKey = keyof typeof SPREADS;
+export type SpreadKey = keyof typeof SPREADS;
 export type Spreads = Readonly<Record<SpreadKey, number>>;
 
 /** The assumptions as they stand. */

@@ -2,7 +2,7 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import { eraseJob, newJob } from '../keeping/dayActions';
+	import { newJob } from '../keeping/dayActions';
 	import Menu from '../shared/Menu.svelte';
 	import { openSampleDay } from '../keeping/sample';
 	import type { DayView } from './day.svelte';
@@ -12,28 +12,25 @@
 
 	let isOpen = $state(false);
 	let isAsking = $state(false);
-	let report = $state('');
 
 	const { session } = $derived(day);
 	const others = $derived(session.library.jobs.filter(({ id }) => id !== day.job.id));
 	function then(action: () => unknown) {
 		isOpen = false;
-		report = '';
 		void action();
 	}
 	async function erase() {
 		const { id, title } = day.job;
 		isAsking = false;
 		try {
-			const { shots, steps, people } = await eraseJob(session, id);
-			report = `“${title}” is erased from this device: ${shots} shots, ${steps} steps of their history, ${people} people.`;
+			const { shots, steps, people } = await session.erase(id);
+			session.news = `“${title}” is erased from this device: ${shots} shots, ${steps} steps of their history, ${people} people.`;
 		} catch {
-			report = `“${title}” could not be erased: this browser’s storage did not allow it. Nothing is gone.`;
+			session.news = `“${title}” could not be erased: this browser’s storage did not allow it. Nothing is gone.`;
 		}
 	}
 </script>
 
-{#if report}<p role="status">{report}</p>{/if}
 <Menu text="Jobs ▾" label="Jobs" bind:isOpen>
 	{#each others as job (job.id)}
 		<DropdownItem onclick={() => then(() => session.openJob(job.id))}

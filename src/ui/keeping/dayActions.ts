@@ -1,7 +1,6 @@
 import { endOf, timeAt } from '$core/day/schedule';
 import type { Shot } from '$core/format/shot';
 import type { Job, ShotRecord, Slot } from '$data/database';
-import type { ErasedCounts } from '$data/store';
 import { beginOf, dateOf, USUAL_MINUTES } from '$data/newDay';
 import type { Session } from './session.svelte';
 
@@ -69,12 +68,6 @@ export async function setRemoved(
 	const rest = library.shotsOf(jobId);
 	const next = rest[place] ?? rest.at(-1);
 	return next ? session.open(next.id) : session.openJob(jobId);
-}
-
-/** Erases a job from this device for good, and says what it did. */
-export async function eraseJob(session: Session, jobId: string): Promise<ErasedCounts> {
-	await session.forget(jobId);
-	return session.library.erase(jobId);
 }
 
 /** Where the open shot stands among those of its job; -1 when none is open. */

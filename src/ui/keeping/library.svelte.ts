@@ -1,6 +1,5 @@
 import type { z } from 'zod';
-import type { Spreads } from '$core/tables/spreads';
-import { ASSUMED } from '$core/tables/spreads';
+import { ASSUMED, type Spreads } from '$core/tables/spreads';
 import {
 	JobSchema,
 	KitBodySchema,
@@ -45,7 +44,6 @@ const SCHEMAS = {
 } as const;
 
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
-const FIRST_SPREADS: MySpreads = { id: 'mine', revision: 0, spreads: null };
 
 /**
  * The jobs, shots and kit of this device as the screens show them: the only copy in memory. Changes go
@@ -56,7 +54,8 @@ export class Library {
 	shots = $state.raw<readonly ShotRecord[]>([]);
 	#bodies = $state.raw<readonly KitBody[]>(PRESET_KIT.bodies);
 	#lenses = $state.raw<readonly KitLens[]>(PRESET_KIT.lenses);
-	#spreads = $state.raw<MySpreads>(FIRST_SPREADS);
+	/** Null until somebody measures their own. */
+	#spreads = $state.raw<MySpreads | null>(null);
 	setAside = $state.raw<readonly SetAside[]>([]);
 	/** What waits for the user to say what shall stand. */
 	conflicts = $state.raw<readonly PartConflict[]>([]);
@@ -73,7 +72,7 @@ export class Library {
 	readonly kit = $derived.by((): KitContents => ({
 		bodies: this.#bodies,
 		lenses: this.#lenses,
-		spreads: this.#spreads.spreads ?? ASSUMED
+		spreads: this.#spreads?.spreads ?? ASSUMED
 	}));
 
 	/** The shots of a job, in order of time. */
@@ -171,7 +170,7 @@ export class Library {
 
 	/** Changes one's own spreads; null goes back to the assumptions. */
 	putSpreads(spreads: Spreads | null): void {
-		this.#change('spreads', 'mine', { ...this.#spreads, spreads });
+		this.#change('spreads', 'mine', { id: 'mine', revision: 0, spreads });
 	}
 
 	/** Makes a change; one that cannot be is said, and changes nothing. Tells whether it was made. */
@@ -295,7 +294,7 @@ export class Library {
 				this.#lenses = inPlace(put(this.#lenses, record as KitLens | null));
 				break;
 			case 'spreads':
-				this.#spreads = (record as MySpreads | null) ?? FIRST_SPREADS;
+				this.#spreads = record as MySpreads | null;
 		}
 	}
 }

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { ASSUMED } from '$core/tables/spreads';
 import { sampleDay } from '$data/sampleDay';
 import { Store } from '$data/store';
-import { eraseJob } from './dayActions';
 import { Session } from './session.svelte';
 
 let number = 0;
@@ -228,7 +228,7 @@ describe('a store that is full', () => {
 	it('does not erase by halves: it says so, and nothing is gone', async () => {
 		vi.spyOn(store, 'eraseJob').mockImplementation(full);
 		const before = session.library.shots.length;
-		await expect(eraseJob(session, jobId())).rejects.toThrow();
+		await expect(session.erase(jobId())).rejects.toThrow();
 		expect([session.library.jobs.length, session.library.shots.length]).toEqual([1, before]);
 	});
 });
@@ -239,7 +239,7 @@ describe('erasing a job from this device', () => {
 		if (!shot) throw new Error('no shot');
 		session.change({ ...shot, notes: 'once' });
 		await session.flush();
-		const counts = await eraseJob(session, jobId());
+		const counts = await session.erase(jobId());
 		expect(counts).toEqual({ shots: 10, steps: 11, people: 31 });
 		expect([library().jobs, library().shots, session.shot]).toEqual([[], [], null]);
 		store.close();
@@ -252,10 +252,46 @@ describe('erasing a job from this device', () => {
 		await openWindow();
 		const there = session;
 		const id = there.job?.id ?? '';
-		await eraseJob(here.session, id);
+		await here.session.erase(id);
 		await vi.waitFor(() => expect(there.library.jobs).toEqual([]));
 		there.day.change('the title', id, { job: { title: 'back' } });
 		await vi.waitFor(() => expect(there.isSaving).toBe(false));
 		expect((await here.store.read()).jobs).toEqual([]);
+	});
+});
+
+describe('the kit', () => {
+	const kept = () => vi.waitFor(() => expect(session.isSaving).toBe(false));
+	async function reopen() {
+		await kept();
+		store.close();
+		await openWindow();
+	}
+
+	it('keeps one’s own spreads, the first time and later, and forgets them', async () => {
+		library().putSpreads({ ...ASSUMED, handheldMm: 2 });
+		await reopen();
+		expect(library().kit.spreads.handheldMm).toBe(2);
+		library().putSpreads({ ...ASSUMED, handheldMm: 3, shake: 0.1 });
+		await reopen();
+		expect(library().kit.spreads).toEqual({ ...ASSUMED, handheldMm: 3, shake: 0.1 });
+		library().putSpreads(null);
+		await reopen();
+		expect(library().kit.spreads).toEqual(ASSUMED);
+		expect(library().conflicts).toEqual([]);
+	});
+
+	it('keeps a body that was added, changed and taken out', async () => {
+		const [preset] = library().kit.bodies;
+		if (!preset) throw new Error('no presets');
+		const entry = { ...preset, id: 'mine', position: 99 };
+		library().putKit(entry);
+		await reopen();
+		library().putKit({ ...entry, body: { ...entry.body, name: 'Mine' } });
+		await reopen();
+		expect(library().kit.bodies.at(-1)?.body.name).toBe('Mine');
+		library().takeOutOfKit(library().kit.bodies.at(-1) ?? preset);
+		await reopen();
+		expect(library().kit.bodies.map(({ id }) => id)).not.toContain('mine');
 	});
 });

@@ -1,7 +1,14 @@
 import type { Shot } from '$core/format/shot';
 import { canRedo, canUndo, previous, redo, undo } from '$data/history';
 import type { Job, ShotRecord, Slot } from '$data/database';
-import { Store, troubleOf, type Conflict, type Contents, type Trouble } from '$data/store';
+import {
+	Store,
+	troubleOf,
+	type Conflict,
+	type Contents,
+	type ErasedCounts,
+	type Trouble
+} from '$data/store';
 import { DaySteps } from './daySteps.svelte';
 import { Histories } from './histories.svelte';
 import { Library } from './library.svelte';
@@ -11,6 +18,8 @@ import { Outbox } from './outbox.svelte';
 export class Session {
 	/** False until the store has been read, or has refused. */
 	isReady = $state(false);
+	/** What was done that is told once, wherever one is now. */
+	news = $state<string | null>(null);
 	readonly outbox = new Outbox();
 	readonly library: Library;
 	readonly day: DaySteps;
@@ -151,13 +160,19 @@ export class Session {
 		await this.flush();
 	}
 
-	/** Forgets what is unsaved of a job that is about to be erased, and opens another if there is one. */
-	async forget(jobId: string): Promise<void> {
-		for (const { id } of this.library.shots.filter(({ slot }) => slot.jobId === jobId)) {
-			this.#histories.forget(id);
-		}
+	/** Erases a job for good, and opens another if there is one. Rejects when the store does not do it; then nothing is gone. */
+	async erase(jobId: string): Promise<ErasedCounts> {
+		const itsShots = this.library.shots.filter(({ slot }) => slot.jobId === jobId);
+		const counts = await this.library.erase(jobId);
+		await this.#forget(jobId, itsShots);
+		return counts;
+	}
+
+	/** Forgets what is unsaved of a job that is erased, and opens another if none is open now. */
+	async #forget(jobId: string, itsShots: readonly ShotRecord[]): Promise<void> {
+		for (const { id } of itsShots) this.#histories.forget(id);
 		this.day.forget(jobId);
-		if (this.job?.id !== jobId) return;
+		if (this.job && this.job.id !== jobId) return;
 		this.#shotId = null;
 		this.#emptyJobId = null;
 		const other = this.library.jobs.find(({ id }) => id !== jobId);
@@ -184,7 +199,7 @@ export class Session {
 		this.#refused = null;
 		this.library.follow(contents, isFirst);
 		const now = this.#record;
-		if (before && !now) await this.forget(before.slot.jobId);
+		if (before && !now) await this.#forget(before.slot.jobId, [before]);
 		else if (before && now && now.revision > before.revision) await this.#histories.load(now);
 		else if (!now && this.#emptyJobId === null) {
 			const open = this.library.shots.filter(({ slot }) => !slot.isRemoved);

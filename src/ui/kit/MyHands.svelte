@@ -1,0 +1,60 @@
+<script lang="ts">
+	import { ASSUMED, SPREADS, type SpreadKey } from '$core/tables/spreads';
+	import Amount from '../shared/Amount.svelte';
+	import { useKit } from './kit.svelte';
+
+	/** How much one's own hands, focusing and people spread: assumptions until somebody measures. */
+	const kit = useKit();
+	const KEYS = Object.keys(SPREADS) as SpreadKey[];
+	const GROUPS = [
+		{ of: 'hands', text: 'Hands' },
+		{ of: 'focusing', text: 'Focusing' },
+		{ of: 'people', text: 'People' }
+	] as const;
+	const spreads = $derived(kit.contents.spreads);
+	const isOwn = $derived(KEYS.some((key) => spreads[key] !== ASSUMED[key]));
+	const keysOf = (of: (typeof GROUPS)[number]['of']) =>
+		KEYS.filter((key) => SPREADS[key].of === of);
+</script>
+
+<div class="hands">
+	<p>
+		The odds rest on these. All are assumptions until you measure your own. What sways, sways by
+		less than this in two frames of three.
+	</p>
+	{#each GROUPS as { of, text } (of)}
+		<h3>{text}</h3>
+		<div class="fields">
+			{#each keysOf(of) as key (key)}
+				<Amount
+					of="spreads.{key}"
+					label={SPREADS[key].meaning}
+					value={spreads[key]}
+					step={SPREADS[key].initial / 10 || 0.01}
+					digits={3}
+					onchange={(value) => void kit.putSpreads({ ...spreads, [key]: value })}
+					newGesture={(kind) => kind}
+				/>
+			{/each}
+		</div>
+	{/each}
+	<button class="knob" type="button" disabled={!isOwn} onclick={() => void kit.putSpreads(null)}
+		>Back to the assumptions</button
+	>
+</div>
+
+<style>
+	.hands {
+		display: flex;
+		flex-direction: column;
+		align-items: flex-start;
+		gap: 0.6rem;
+	}
+	.fields {
+		width: 100%;
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
+		gap: 0.5rem 0.8rem;
+		align-items: end;
+	}
+</style>

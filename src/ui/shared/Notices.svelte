@@ -81,6 +81,12 @@
 			>
 		</div>
 	{/each}
+	{#if session.news}
+		<div class="notice" role="status">
+			<p>{session.news}</p>
+			<button class="knob" type="button" onclick={() => (session.news = null)}>Close</button>
+		</div>
+	{/if}
 	{#if session.outbox.refusal}
 		<div class="notice" role="alert">
 			<p>That cannot be: {session.outbox.refusal}. Nothing was changed.</p>
