@@ -1,10 +1,10 @@
-import { execSync } from 'node:child_process';
 import { defineConfig } from '@playwright/test';
+import { findChromium } from './scripts/prepare.mjs';
 
 /** End-to-end in Debian's Chromium, against the built app on a port of its own. */
 
 const PORT = 4196;
-const chromium = execSync('command -v chromium', { encoding: 'utf8' }).trim();
+const executablePath = findChromium();
 
 /** Tests of the rendered pictures. */
 const PICTURES = /(preview\w*|pictures)\.spec\.ts/;
@@ -41,7 +41,7 @@ export default defineConfig({
 			testIgnore: PICTURES,
 			use: {
 				launchOptions: {
-					executablePath: chromium,
+					executablePath,
 					args: [...ARGS, '--disable-software-rasterizer']
 				}
 			}
@@ -52,7 +52,7 @@ export default defineConfig({
 			use: {
 				// a third fewer pixels to draw in software
 				viewport: { width: 1024, height: 600 },
-				launchOptions: { executablePath: chromium, args: ARGS }
+				launchOptions: { executablePath, args: ARGS }
 			}
 		}
 	],

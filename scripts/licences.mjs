@@ -8,12 +8,13 @@ import { join } from 'node:path';
 
 const PACKAGE = /node_modules\/((?:@[^/]+\/)?[^/]+)\//g;
 
-/** The package a module belongs to; null for our own. */
+/** @param {string} id @returns {string | null} the package a module belongs to; null for our own */
 function packageOf(id) {
 	const names = [...id.matchAll(PACKAGE)].map(([, name]) => name);
 	return names.at(-1) ?? null;
 }
 
+/** @param {string} name */
 function licenceOf(name) {
 	const folder = join('node_modules', name);
 	if (!existsSync(join(folder, 'package.json'))) return null;
@@ -25,10 +26,12 @@ function licenceOf(name) {
 
 /**
  * @param {readonly string[]} fonts packages whose files are shipped without being modules
- * @returns plugins that share what they have seen: for the page, and for its workers
+ * @returns {{ page: import('vite').Plugin, worker: () => import('vite').Plugin }} plugins that share
+ *   what they have seen: for the page, and for its workers
  */
 export function licences(fonts) {
 	const seen = new Set(fonts);
+	/** @param {{ id: string }} info */
 	const gather = (info) => {
 		const name = packageOf(info.id.replaceAll('\\', '/'));
 		if (name) seen.add(name);

@@ -1,12 +1,15 @@
 /**
  * Everything that must hold: format, lint, types, module boundaries, dead code, unit tests, the
- * build, end-to-end tests. Goes on after a failure, so that one run tells all. The last line counts
- * tests from the runners' own reports; a check that fails, or a runner that leaves no report, counts
- * as one failure.
+ * build, end-to-end tests. What needs one core runs side by side, and says what it has to say when it
+ * is done; the browsers come last and have the machine to themselves. Goes on after a failure, so that
+ * one run tells all. The last line counts tests from the runners' own reports; a check that fails, or a
+ * runner that leaves no report, counts as one failure.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { build, installChromium, installPackages } from './prepare.mjs';
+import { availableParallelism } from 'node:os';
+import { delimiter, resolve } from 'node:path';
+import { installChromium, installPackages } from './prepare.mjs';
 
 const REPORTS = 'test-results';
 const UNIT_REPORT = `${REPORTS}/unit.json`;
@@ -17,25 +20,36 @@ installChromium();
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS, { recursive: true });
 
+/** The tools of this project come first. */
+const TOOLS = {
+	...process.env,
+	PATH: [resolve('node_modules/.bin'), process.env.PATH].join(delimiter)
+};
 const failedChecks = [];
 
-/** Runs a tool of this project; tells whether it was content. */
-function run(name, command, ...args) {
+/** Runs a tool of this project and shows what it said when it is done; tells whether it was content. */
+async function run(name, command, ...args) {
 	const startedAt = Date.now();
-	console.log(`\n== ${name}`);
-	const { status } = spawnSync('npx', ['--no-install', command, ...args], { stdio: 'inherit' });
+	const said = [];
+	const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], env: TOOLS });
+	for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
+	const status = await new Promise((resolve) => {
+		child.on('error', resolve);
+		child.on('close', resolve);
+	});
+	console.log(`\n== ${name}\n${Buffer.concat(said)}`);
 	console.log(`== ${name}: ${status === 0 ? 'ok' : 'FAILED'}, ${Date.now() - startedAt} ms`);
 	return status === 0;
 }
 
 /** A tool that is content or not. */
-function check(name, ...command) {
-	if (!run(name, ...command)) failedChecks.push(name);
+async function check(name, ...command) {
+	if (!(await run(name, ...command))) failedChecks.push(name);
 }
 
 /** A test runner: its tests are counted from the report it leaves. */
-function runTests(name, file, countsOf, ...command) {
-	const wasContent = run(name, ...command);
+async function runTests(name, file, countsOf, ...command) {
+	const wasContent = await run(name, ...command);
 	try {
 		const { passed, failed } = countsOf(JSON.parse(readFileSync(file, 'utf8')));
 		// a run may fail outside any test
@@ -46,37 +60,51 @@ function runTests(name, file, countsOf, ...command) {
 	}
 }
 
-check('types of the framework', 'svelte-kit', 'sync');
-check('format', 'prettier', '--check', '.');
-check('lint', 'eslint', '--max-warnings', '0', '.');
-check('types', 'svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings');
-check('module boundaries', 'depcruise', 'src', 'tests', 'scripts');
-check('dead code', 'knip');
+/** Takes the next of the jobs whenever one of the lanes is free. */
+async function inLanes(jobs, lanes) {
+	const waiting = [...jobs];
+	const lane = async () => {
+		for (let job = waiting.shift(); job; job = waiting.shift()) await job();
+	};
+	await Promise.all(Array.from({ length: lanes }, lane));
+}
 
-const unit = runTests(
-	'unit tests',
-	UNIT_REPORT,
-	(report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
-	'vitest',
-	'run',
-	'--reporter=default',
-	'--reporter=json',
-	`--outputFile.json=${UNIT_REPORT}`
-);
-
+let unit = { passed: 0, failed: 0 };
 let endToEnd = { passed: 0, failed: 0 };
-try {
-	build();
-	endToEnd = runTests(
+
+await check('types of the framework', 'svelte-kit', 'sync');
+// the longest first
+await inLanes(
+	[
+		async () => {
+			unit = await runTests(
+				'unit tests',
+				UNIT_REPORT,
+				(report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
+				'vitest',
+				'run',
+				'--reporter=default',
+				'--reporter=json',
+				`--outputFile.json=${UNIT_REPORT}`
+			);
+		},
+		() => check('types', 'svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings'),
+		() => check('lint', 'eslint', '--max-warnings', '0', '.'),
+		() => check('build', 'node', 'scripts/build.mjs'),
+		() => check('format', 'prettier', '--check', '.'),
+		() => check('module boundaries', 'depcruise', 'src', 'tests', 'scripts'),
+		() => check('dead code', 'knip')
+	],
+	availableParallelism()
+);
+if (!failedChecks.includes('build')) {
+	endToEnd = await runTests(
 		'end-to-end tests',
 		END_TO_END_REPORT,
 		({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
 		'playwright',
 		'test'
 	);
-} catch (error) {
-	console.error(error.message);
-	failedChecks.push('build');
 }
 
 for (const name of failedChecks) console.log(`check failed: ${name}`);

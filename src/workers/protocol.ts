@@ -1,4 +1,4 @@
-import { expose } from 'comlink';
+import { expose, type Endpoint } from 'comlink';
 
 /**
  * How a worker answers. It is asked by name; while it works it may tell what it knows so far, and it
@@ -45,8 +45,8 @@ const TAKEN_BACK = 'taken back';
 /** Work between two looks for other messages, ms: a timer costs some of its own. */
 const SLICE_MS = 16;
 
-/** Makes this worker answer. */
-export function serve<S extends Record<string, QA>>(answers: Answers<S>): void {
+/** Makes this worker answer, or whatever stands at the other end. */
+export function serve<S extends Record<string, QA>>(answers: Answers<S>, at?: Endpoint): void {
 	const open = new Set<number>();
 	const service: Service = {
 		async ask(name, question, ticket, tell) {
@@ -70,5 +70,5 @@ export function serve<S extends Record<string, QA>>(answers: Answers<S>): void {
 			open.delete(ticket);
 		}
 	};
-	expose(service);
+	expose(service, at);
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Shot } from '../format/shot';
 import { sampleDay } from '$data/sampleDay';
 import { LENSES } from '$data/kit';
 import { person, shotOf } from '$tests/support/shots';
@@ -13,6 +14,14 @@ const rowsShot = () =>
 			[-0.6, 0, 0.6].map((x) => person(`p${z}${x}`, [x, 1.5 + 0.3 * row, z], { row: row + 1 }))
 		)
 	});
+/** By plain arithmetic: how far the middle of those who count is over the ground, and where it looks. */
+function measured({ people, camera }: Shot) {
+	const counted = people.filter(({ need }) => need !== 'free').map((one) => one.eyeMidpoint);
+	const middle = (of: 'x' | 'z') => counted.reduce((sum, at) => sum + at[of], 0) / counted.length;
+	const [dx, dz] = [middle('x') - camera.position.x, middle('z') - camera.position.z];
+	const pan = (camera.panDeg * Math.PI) / 180;
+	return { distanceM: Math.hypot(dx, dz), axis: { x: Math.sin(pan), z: Math.cos(pan) } };
+}
 const needed = (shot: Parameters<typeof solve>[0]) => solve(shot).plan.fNumberExact ?? Infinity;
 
 describe('it turned out different', () => {
@@ -20,24 +29,40 @@ describe('it turned out different', () => {
 		expect(turnedOut(shot, {})).toEqual(shot);
 	});
 
-	it.each(shots)('what is said of a shot is so afterwards: %s', (_, shot) => {
-		const now = asItIs(shot);
-		const away = turnedOut(shot, { distanceM: now.distanceM * 1.3 });
-		expect(asItIs(away).distanceM).toBeCloseTo(now.distanceM * 1.3, 6);
-		const lit = turnedOut(shot, { ev100: 6 });
-		expect(asItIs(lit).ev100).toBe(shot.light?.mode === 'flash' ? null : 6);
-		if (now.rows < 2) return;
-		const deep = turnedOut(shot, { depthM: now.depthM * 1.5 });
-		expect(asItIs(deep).depthM).toBeCloseTo(now.depthM * 1.5, 2);
-		expect(asItIs(deep).distanceM).toBeCloseTo(now.distanceM, 6);
+	it.each(shots)('what is said of the distance and the light is so afterwards: %s', (_, shot) => {
+		const away = turnedOut(shot, { distanceM: measured(shot).distanceM * 1.3 });
+		expect(measured(away).distanceM).toBeCloseTo(measured(shot).distanceM * 1.3, 6);
+		const lit = turnedOut(shot, { ev100: 6 }).light;
+		expect(lit).toEqual(shot.light?.mode === 'flash' ? shot.light : { mode: 'ambient', ev100: 6 });
+	});
+
+	it.each(shots.filter(([, shot]) => asItIs(shot).rows > 1))(
+		'a group is as deep as is said, about the same middle: %s',
+		(_, shot) => {
+			const { depthM } = asItIs(shot);
+			const deep = turnedOut(shot, { depthM: depthM * 1.5 });
+			// along the axis of the camera, by hand
+			const { x, z } = measured(shot).axis;
+			const along = (one: Shot) => one.people.map((p) => p.eyeMidpoint.x * x + p.eyeMidpoint.z * z);
+			const spread = (all: number[]) => Math.max(...all) - Math.min(...all);
+			expect(spread(along(deep)) - spread(along(shot))).toBeGreaterThan(0.4 * depthM);
+			expect(asItIs(deep).depthM).toBeCloseTo(depthM * 1.5, 2);
+			expect(measured(deep).distanceM).toBeCloseTo(measured(shot).distanceM, 6);
+		}
+	);
+
+	it('the depth of two rows is that between them: 1.5 m instead of 1 m', () => {
+		const zs = turnedOut(rowsShot(), { depthM: 1.5 }).people.map((one) => one.eyeMidpoint.z);
+		expect(zs.map((z) => +z.toFixed(3))).toEqual([3.75, 3.75, 3.75, 5.25, 5.25, 5.25]);
 	});
 
 	it.each([1, 2, 3, 4])('a group stands in %d rows, nobody lost', (rows) => {
 		const shot = rowsShot();
 		const other = turnedOut(shot, { rows });
-		expect(asItIs(other).rows).toBe(rows);
+		const zs = new Set(other.people.map((one) => one.eyeMidpoint.z.toFixed(3)));
+		expect(zs.size).toBe(rows);
 		expect(other.people.map(({ id }) => id)).toEqual(shot.people.map(({ id }) => id));
-		expect(asItIs(other).distanceM).toBeCloseTo(asItIs(shot).distanceM, 6);
+		expect(measured(other).distanceM).toBeCloseTo(measured(shot).distanceM, 6);
 	});
 
 	it('there are no more rows than people', () => {

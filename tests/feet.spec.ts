@@ -1,0 +1,117 @@
+import { expect, test, type App } from './support/app';
+import { metricLengths } from './support/lengths';
+
+/** With feet chosen no length of the place is told in metres anywhere: every place is walked. */
+
+/** Everything that is read or heard: texts, labels, titles, units and what is typed in. */
+const everything = (app: App): Promise<string> =>
+	app.page.evaluate(() => {
+		const heard = [
+			'aria-label',
+			'aria-description',
+			'aria-valuetext',
+			'title',
+			'placeholder',
+			'alt'
+		];
+		const all = [...document.body.querySelectorAll<HTMLElement>('*')].filter((one) =>
+			one.checkVisibility()
+		);
+		const texts = all.flatMap((one) => [
+			...heard.map((name) => one.getAttribute(name) ?? ''),
+			// a number and its unit stand in one label
+			one instanceof HTMLInputElement
+				? `${one.value} ${one.closest('label')?.innerText ?? ''}`
+				: '',
+			...[...one.childNodes]
+				.filter(({ nodeType }) => nodeType === Node.TEXT_NODE)
+				.map(({ textContent }) => textContent ?? '')
+		]);
+		return `${texts.join('\n')}\n${document.body.innerText}`;
+	});
+
+const noMetres = async (app: App, where: string) => {
+	const text = await everything(app);
+	expect(text.length, where).toBeGreaterThan(200);
+	expect(metricLengths(text), where).toEqual([]);
+};
+
+test.beforeEach(async ({ page }) => {
+	await page.addInitScript(() => {
+		if (sessionStorage.getItem('walked')) return;
+		sessionStorage.setItem('walked', 'yes');
+		localStorage.setItem('focalis-settings', JSON.stringify({ units: 'ft' }));
+	});
+});
+
+for (const title of [/Two families/, /The bandleader/, /Everyone, from the balcony/]) {
+	test(`Plan and its sheets are in feet: ${title.source}`, async ({ app, page }) => {
+		await app.openSample(title);
+		await expect(app.ladder.getByRole('row', { name: /^good frames/ })).toBeVisible();
+		await expect(page.locator('body')).toContainText(/\d ft|\d′/);
+		await noMetres(app, 'plan');
+		await app.verdict.getByRole('button', { name: 'why' }).click();
+		await expect(page.locator('.js-plotly-plot .trace').first()).toBeVisible();
+		await noMetres(app, 'why');
+		await page.keyboard.press('Escape');
+		await expect(page.getByRole('dialog')).toBeHidden();
+		await page.getByRole('button', { name: 'where to stand' }).click();
+		await expect(page.getByText(/Least: f\//)).toBeVisible();
+		await noMetres(app, 'where to stand');
+		for (const [name, ready] of [
+			[/^light/, 'What gives'],
+			['framing', 'nearest face'],
+			['other lenses', 'best for faces'],
+			['kit', 'Full-frame 45 MP']
+		] as const) {
+			await page.getByRole('group', { name: 'Set-up' }).getByRole('button', { name }).click();
+			await expect(page.getByRole('dialog').getByText(ready).first()).toBeVisible();
+			await noMetres(app, String(name));
+			if (name === 'kit') {
+				await page.getByRole('dialog').getByText('my hands', { exact: true }).click();
+				await noMetres(app, 'my hands');
+			}
+			await page.keyboard.press('Escape');
+			await expect(page.getByRole('dialog')).toBeHidden();
+		}
+	});
+}
+
+test('a selected person, the list, and the card are in feet', async ({ app, page }) => {
+	await app.openSample(/Two families/);
+	const { x, y } = await app.middleOf(app.stage.locator('.head').first());
+	await page.mouse.click(x, y);
+	await expect(app.card).toBeVisible();
+	await noMetres(app, 'selection');
+	await page.getByRole('radio', { name: 'list' }).check({ force: true });
+	await noMetres(app, 'list');
+	await page.getByRole('button', { name: '+ Add' }).click();
+	await noMetres(app, 'adding');
+	await page.keyboard.press('Escape');
+	await app.goTo('Card');
+	await expect(page.locator('.settings')).toBeVisible();
+	await noMetres(app, 'card');
+	await page.getByRole('button', { name: 'Taken…' }).click();
+	await noMetres(app, 'taken');
+	await page.keyboard.press('Escape');
+	await expect(page.getByRole('dialog')).toBeHidden();
+	await page.getByRole('button', { name: 'Now', exact: true }).click();
+	for (const text of ['85 mm f/1.4', 'waist up', 'a row']) {
+		await page.locator('label', { hasText: text }).first().click();
+	}
+	await expect(page.getByRole('button', { name: /Keep it as a shot/ })).toBeVisible();
+	await noMetres(app, 'now');
+});
+
+test('the day, its people and its files are in feet', async ({ app, page }) => {
+	await app.openSampleDay();
+	await expect(app.shotRow(/Two families/)).toContainText('All fifteen');
+	await noMetres(app, 'day');
+	await page.getByRole('button', { name: /^Ilinca/ }).click();
+	await noMetres(app, 'people');
+	await page.getByRole('button', { name: 'Files', exact: true }).click();
+	await noMetres(app, 'files');
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('?');
+	await expect(page.getByRole('dialog')).toBeVisible();
+});
