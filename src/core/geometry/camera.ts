@@ -60,7 +60,11 @@ export function cameraPose(camera: Camera, sensor: Sensor): CameraPose {
 	};
 }
 
-/** A point of the world as the camera sees it. */
+/**
+ * A point of the world as the camera sees it.
+ *
+ * @example seenFrom(poseAtOrigin, { x: 0.5, y: 0, z: 2 }) // { depthM: 2, rightM: 0.5, upM: 0, distanceM: 2.06, … }
+ */
 export function seenFrom(pose: CameraPose, point: Vec3): CameraPoint {
 	const from = subtract(point, pose.position);
 	const depthM = dot(from, pose.axis);

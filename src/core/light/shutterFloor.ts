@@ -33,6 +33,8 @@ const GROUP_FROM = 3;
  *
  * @param rule q: 1 for one over the focal length, 2 for one over twice
  * @returns null when there is no limit
+ *
+ * @example handsFloor({ sensor: fullFrame }, { stabiliserStops: 0 }, { focalMm: 85, support: 'handheld' }, 1) // 1/85
  */
 export function handsFloor(
 	{ sensor }: Pick<Body, 'sensor'>,

@@ -9,6 +9,8 @@ import { depthOfVergence, vergence } from './vergence';
  * the tests check.
  *
  * @returns metres; `farM` is Infinity when the zone reaches that far
+ *
+ * @example sharpZone(focusAt({ focalMm: 85, fieldBend: 0 }, 3), 2.8, 0.03) // { nearM: 2.902, farM: 3.105 }
  */
 export function sharpZone(
 	focus: FocusedOptic,

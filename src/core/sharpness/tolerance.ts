@@ -7,6 +7,8 @@ import { cropFactor } from '../optics/crop';
  * - `screen`: one and a half pixels of a 3:2 picture that fills the height of a 3840 x 2160 display
  * - `pixel`: two pixels of the sensor
  * - `print`: 0.2 mm on the print at 25 cm, and in proportion farther away
+ *
+ * @example toleranceMm({ standard: 'pixel', … }, { widthMm: 36, heightMm: 24, pixelsAcross: 6000, … }) // 0.012
  */
 export function toleranceMm(sharpness: Sharpness, sensor: Sensor): number {
 	switch (sharpness.standard) {
