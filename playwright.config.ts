@@ -32,7 +32,9 @@ export default defineConfig({
 		viewport: { width: 1280, height: 660 },
 		// it would fetch the whole app in every test; the tests without a network let it in
 		serviceWorkers: 'block',
-		trace: 'off'
+		trace: 'off',
+		// nothing is waited for that only moves
+		contextOptions: { reducedMotion: 'reduce' }
 	},
 	projects: [
 		// without graphics: drawn in software, the pictures would slow everything else down

@@ -175,7 +175,7 @@ test.describe('close-ups of the eyes', () => {
 		for (const part of ['near eye', 'far eye', 'nose', 'ear']) {
 			await settled(large.getByRole('img', { name: new RegExp(`^${part} at`) }));
 		}
-		await axe(page);
+		await axe(page, 'dialog[open]');
 		await large.locator('figure').filter({ hasText: 'nose' }).getByRole('button').click();
 		await page.keyboard.press('Escape');
 		await expect(app.headline).toContainText(`${name}’s nose`);
@@ -195,6 +195,8 @@ test.describe('saved', () => {
 	};
 	const opened = async (app: App, page: Page) => {
 		await app.openSample(/The bandleader/);
+		// little blur settles with few samples
+		await app.rung(8).click();
 		await begun(frame(page));
 	};
 
@@ -204,7 +206,7 @@ test.describe('saved', () => {
 		expect(name).toBe('picture.png');
 		const { width, height } = decode(bytes, { checkCrc: true });
 		expect([width, height]).toEqual([1500, 1000]);
-		expect(text).toContain('f/1.4, focused on the right eye');
+		expect(text).toContain('f/8, focused on the right eye');
 		expect(text).toContain('50 mm');
 		expect(text).not.toContain('Sione');
 		expect(text).not.toContain('bandleader');
@@ -252,7 +254,7 @@ for (const look of ['day', 'night'] as const) {
 			await page.waitForFunction(() =>
 				document.getAnimations().every(({ playState }) => playState !== 'running')
 			);
-			await axe(page);
+			await axe(page, 'dialog[open]');
 		});
 	});
 }

@@ -14,6 +14,13 @@ import { BODIES, LENSES } from '$data/kit';
 const PX = { widthPx: 600, heightPx: 400 };
 const PX_PER_MM = 600 / 36;
 
+/** The part of a picture around a place in it, in whole pixels. */
+const around = (x: number, y: number, [widthPx, heightPx]: readonly [number, number]) => ({
+	part: { left: Math.round(x - widthPx / 2), top: Math.round(y - heightPx / 2), widthPx, heightPx }
+});
+/** Wider than the widest disc here, which is 24 px. */
+const SPOT_PX = [120, 120] as const;
+
 const lamp = (place: Place) =>
 	thing('lamp', place, { look: 'lights', widthM: 0.004, heightM: 0.004, detailMm: 0.5 });
 /** A small dark board: sampled like everything solid, unlike a lamp. */
@@ -74,13 +81,14 @@ const CASES: readonly (readonly [name: string, one: Case, fNumber: number])[] = 
 test.describe('a point of light', () => {
 	for (const [name, one, fNumber] of CASES) {
 		test(`is a disc of the size of its defocus: ${name}`, async ({ lab }) => {
+			const { discPx, x, y } = expected(one, fNumber);
 			const spot = await lab.call('spot', ...withAndWithout(one, lamp), {
 				...PX,
+				...around(x, y, SPOT_PX),
 				planeM: one.planeM,
 				fNumber,
 				samples: 16
 			});
-			const { discPx, x, y } = expected(one, fNumber);
 			expect(Math.abs(spot.diameterPx - discPx)).toBeLessThanOrEqual(Math.max(1, 0.03 * discPx));
 			expect(Math.hypot(spot.x - x, spot.y - y)).toBeLessThan(1);
 		});
@@ -90,8 +98,10 @@ test.describe('a point of light', () => {
 		const energies = [];
 		for (const fNumber of [1.4, 2.8, 5.6, 16]) {
 			const one: Case = { depthM: 6, aside: 0.2, up: 0.1, planeM: 3 };
+			const { x, y } = expected(one, fNumber);
 			const spot = await lab.call('spot', ...withAndWithout(one, lamp), {
 				...PX,
+				...around(x, y, SPOT_PX),
 				planeM: 3,
 				fNumber,
 				samples: 16
@@ -106,7 +116,8 @@ test.describe('a point of light', () => {
 		const wall = thing('wall', [0.5, 1.6, 3], { look: 'wall', widthM: 1, heightM: 2 });
 		const sketch = { lens: lens(), focalMm: FOCAL_MM };
 		const far = lamp([0, 1.6, 9]);
-		const drawing = { ...PX, planeM: 3, fNumber: 1.4 };
+		const middle = around(PX.widthPx / 2, PX.heightPx / 2, SPOT_PX);
+		const drawing = { ...PX, ...middle, planeM: 3, fNumber: 1.4 };
 		const free = await lab.call(
 			'spot',
 			shotInput({ ...sketch, things: [far] }),
@@ -129,9 +140,10 @@ test.describe('a point of light', () => {
 test.describe('solid things, drawn from many points of the pupil', () => {
 	for (const [name, one, fNumber] of CASES.slice(1, 4)) {
 		test(`blur as much as the core says: ${name}`, async ({ lab }) => {
-			const drawing = { ...PX, planeM: one.planeM, fNumber, samples: 256 };
-			const spot = await lab.call('spot', ...withAndWithout(one, board), drawing);
 			const { discPx, x, y } = expected(one, fNumber);
+			const where = { ...PX, ...around(x, y, SPOT_PX) };
+			const drawing = { ...where, planeM: one.planeM, fNumber, samples: 256 };
+			const spot = await lab.call('spot', ...withAndWithout(one, board), drawing);
 			// a disc spreads by a quarter of its diameter each way, a square by its side over root 12
 			const focus = focusAt({ focalMm: FOCAL_MM, fieldBend: 0 }, one.planeM);
 			const sidePx = ((0.03 * focus.imageDistanceMm) / one.depthM) * PX_PER_MM;
@@ -146,7 +158,8 @@ test.describe('solid things, drawn from many points of the pupil', () => {
 		const one: Case = { depthM: 5, aside: 0.2, up: 0.1, planeM: 3 };
 		const energies = [];
 		for (const fNumber of [1.4, 4, 16]) {
-			const drawing = { ...PX, planeM: 3, fNumber };
+			const { x, y } = expected(one, fNumber);
+			const drawing = { ...PX, ...around(x, y, SPOT_PX), planeM: 3, fNumber };
 			energies.push((await lab.call('spot', ...withAndWithout(one, board), drawing)).energy);
 		}
 		for (const energy of energies) expect(energy / (energies[0] as number)).toBeCloseTo(1, 1.5);
@@ -196,7 +209,9 @@ test.describe('eyes stand where the core projects them', () => {
 				const reachPx = 1.35 * pupilMm * (widthPx / pose.widthMm);
 				return { x: at.x * widthPx, y: at.y * heightPx, reachPx };
 			});
-			const drawing = { widthPx, heightPx, fNumber: 16, planeM, samples: 16 };
+			const middleOf = (of: 'x' | 'y') => places.reduce((sum, at) => sum + at[of] / 2, 0);
+			const part = around(middleOf('x'), middleOf('y'), [300, 200]);
+			const drawing = { widthPx, heightPx, ...part, fNumber: 16, planeM, samples: 16 };
 			const found = await lab.call('darkMiddles', input, drawing, places, 0.02);
 			places.forEach(({ x, y, reachPx }, i) => {
 				const pupil = found[i];

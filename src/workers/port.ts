@@ -44,7 +44,8 @@ export class WorkerPort<S extends Record<string, QA>> {
 			signal?.addEventListener(
 				'abort',
 				() => {
-					void running.service.cancel(ticket);
+					// one that has died needs no telling
+					if (this.#running === running) void running.service.cancel(ticket);
 					reject(signal.reason as Error);
 				},
 				{ once: true }

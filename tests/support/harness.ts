@@ -17,7 +17,7 @@ export interface Drawing {
 	/** By default as many as a settled picture has. */
 	readonly samples?: number;
 	/** By default the whole frame. */
-	readonly window?: Window;
+	readonly part?: Part;
 	/** By default as the plan has them. */
 	readonly planeM?: number;
 	readonly fNumber?: number;
@@ -29,6 +29,14 @@ export interface Place {
 	readonly x: number;
 	readonly y: number;
 	readonly reachPx: number;
+}
+
+/** A part of a picture in which everything that is measured lies, px from the top left. */
+export interface Part {
+	readonly left: number;
+	readonly top: number;
+	readonly widthPx: number;
+	readonly heightPx: number;
 }
 
 /** A spot of light that one shot has and another has not. */
@@ -45,6 +53,19 @@ export interface Spot {
 	readonly spreadY: number;
 }
 
+/** What of the sensor is drawn, in how many pixels: a part has those of the whole picture. */
+function windowOf({ part, widthPx, heightPx }: Drawing, whole: Window) {
+	if (!part) return { window: whole, widthPx, heightPx };
+	const mm = whole.widthMm / widthPx;
+	const window = {
+		x: (part.left + part.widthPx / 2 - widthPx / 2) * mm,
+		y: (heightPx / 2 - part.top - part.heightPx / 2) * mm,
+		widthMm: part.widthPx * mm,
+		heightMm: part.heightPx * mm
+	};
+	return { window, widthPx: part.widthPx, heightPx: part.heightPx };
+}
+
 function subjectOf(input: ShotInput, drawing: Drawing): Subject {
 	const reading = readShot(input);
 	if (!reading.ok) throw new Error(reading.message);
@@ -59,9 +80,7 @@ function subjectOf(input: ShotInput, drawing: Drawing): Subject {
 			fNumber: drawing.fNumber ?? take?.fNumber ?? 2.8,
 			blades: shot.lens.blades
 		},
-		window: drawing.window ?? wholeFrame(cameraPose(shot.camera, shot.body.sensor)),
-		widthPx: drawing.widthPx,
-		heightPx: drawing.heightPx,
+		...windowOf(drawing, wholeFrame(cameraPose(shot.camera, shot.body.sensor))),
 		showsDiffraction: drawing.showsDiffraction ?? false
 	};
 }
@@ -88,9 +107,12 @@ function drawn<T>(
 	return result;
 }
 
-/** Green light of every pixel, rows from the top. */
+const partOf = ({ part, widthPx, heightPx }: Drawing): Part =>
+	part ?? { left: 0, top: 0, widthPx, heightPx };
+
+/** Green light of every pixel of the part, rows from the top. */
 function green(input: ShotInput, drawing: Drawing): Float64Array {
-	const { widthPx, heightPx } = drawing;
+	const { widthPx, heightPx } = partOf(drawing);
 	return drawn(input, drawing, (_, linear) => {
 		const all = linear();
 		const found = new Float64Array(widthPx * heightPx);
@@ -129,7 +151,7 @@ const harness = {
 
 	/** What `bright` adds to `plain`. */
 	spot(bright: ShotInput, plain: ShotInput, drawing: Drawing): Spot {
-		const { widthPx } = drawing;
+		const { widthPx, left, top } = partOf(drawing);
 		const a = green(bright, drawing);
 		const b = green(plain, drawing);
 		const light = a.map((value, i) => value - (b[i] as number));
@@ -145,8 +167,8 @@ const harness = {
 		return {
 			energy,
 			diameterPx: 2 * Math.sqrt(energy / most / Math.PI),
-			x,
-			y,
+			x: left + x,
+			y: top + y,
 			spreadX: Math.sqrt(mean((px) => (px - x) ** 2)),
 			spreadY: Math.sqrt(mean((_, py) => (py - y) ** 2))
 		};
@@ -154,7 +176,7 @@ const harness = {
 
 	/** Green light along the row in the middle, from the left. */
 	middleRow(input: ShotInput, drawing: Drawing): number[] {
-		const { widthPx, heightPx } = drawing;
+		const { widthPx, heightPx } = partOf(drawing);
 		const from = Math.floor(heightPx / 2) * widthPx;
 		return [...green(input, drawing).subarray(from, from + widthPx)];
 	},
@@ -162,17 +184,19 @@ const harness = {
 	/** Middle of what is darker than a limit around each of some places, px from the top left. */
 	darkMiddles(input: ShotInput, drawing: Drawing, places: readonly Place[], limit: number) {
 		const light = green(input, drawing);
-		return places.map(({ x, y, reachPx }) => {
+		const { widthPx, left, top } = partOf(drawing);
+		return places.map(({ x: inX, y: inY, reachPx }) => {
+			const [x, y] = [inX - left, inY - top];
 			let [count, sumX, sumY] = [0, 0, 0];
 			for (let row = Math.floor(y - reachPx); row <= y + reachPx; row++) {
 				for (let column = Math.floor(x - reachPx); column <= x + reachPx; column++) {
-					if ((light[row * drawing.widthPx + column] ?? 1) > limit) continue;
+					if ((light[row * widthPx + column] ?? 1) > limit) continue;
 					count += 1;
 					sumX += column + 0.5;
 					sumY += row + 0.5;
 				}
 			}
-			return { count, x: sumX / count, y: sumY / count };
+			return { count, x: left + sumX / count, y: top + sumY / count };
 		});
 	},
 
@@ -182,10 +206,11 @@ const harness = {
 		drawing: Drawing,
 		places: readonly Place[]
 	): [number, number, number][] {
-		const { widthPx, heightPx } = drawing;
+		const { widthPx, heightPx, left, top } = partOf(drawing);
 		return drawn(input, drawing, (_, linear) => {
 			const all = linear();
-			return places.map(({ x, y, reachPx }) => {
+			return places.map(({ x: inX, y: inY, reachPx }) => {
+				const [x, y] = [inX - left, inY - top];
 				const sum: [number, number, number] = [0, 0, 0];
 				let count = 0;
 				for (let row = Math.floor(y - reachPx); row <= y + reachPx; row++) {
