@@ -17,6 +17,8 @@ export default defineConfig({
 	test: {
 		// a test that hangs is stopped; how fast it is says nothing, and machines differ tenfold
 		testTimeout: 30_000,
+		// tests share nothing that changes; starting anew for each file took as long as all of them
+		isolate: false,
 		include: ['src/**/*.test.ts'],
 		setupFiles: ['tests/support/setup.ts'],
 		benchmark: { include: ['tests/**/*.bench.ts'] }
