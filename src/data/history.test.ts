@@ -6,7 +6,7 @@ import {
 	canUndo,
 	present,
 	previous,
-	record,
+	withStep,
 	redo,
 	startHistory,
 	undo,
@@ -15,7 +15,10 @@ import {
 
 const named = (title: string) => ({ ...shotOf(), title });
 const after = (...titles: string[]) =>
-	titles.reduce((history, title) => record(history, named(title), title), startHistory(named('0')));
+	titles.reduce(
+		(history, title) => withStep(history, named(title), title),
+		startHistory(named('0'))
+	);
 const titles = (history: History) => history.steps.map(({ shot }) => shot.title);
 
 describe('undo and redo', () => {
@@ -41,20 +44,20 @@ describe('undo and redo', () => {
 
 	it('a drag is one step however many changes it makes', () => {
 		let history = after('before');
-		for (const title of ['d1', 'd2', 'd3']) history = record(history, named(title), 'drag 1');
+		for (const title of ['d1', 'd2', 'd3']) history = withStep(history, named(title), 'drag 1');
 		expect(titles(history)).toEqual(['0', 'before', 'd3']);
-		history = record(history, named('e1'), 'drag 2');
+		history = withStep(history, named('e1'), 'drag 2');
 		expect(titles(history)).toEqual(['0', 'before', 'd3', 'e1']);
 	});
 
 	it('a change after an undo drops what was undone', () => {
-		const history = record(undo(undo(after('a', 'b', 'c'))), named('d'), 'd');
+		const history = withStep(undo(undo(after('a', 'b', 'c'))), named('d'), 'd');
 		expect(titles(history)).toEqual(['0', 'a', 'd']);
 		expect(canRedo(history)).toBe(false);
 	});
 
 	it('going on with a gesture that was undone begins a new step', () => {
-		const history = record(undo(after('a', 'b')), named('b again'), 'b');
+		const history = withStep(undo(after('a', 'b')), named('b again'), 'b');
 		expect(titles(history)).toEqual(['0', 'a', 'b again']);
 	});
 
@@ -81,7 +84,7 @@ describe('undo and redo', () => {
 						else {
 							list = [...list.slice(0, at + 1), `${i}`];
 							at += 1;
-							history = record(history, named(`${i}`), `${i}`);
+							history = withStep(history, named(`${i}`), `${i}`);
 						}
 					});
 					expect(present(history).title).toBe(list[at]);

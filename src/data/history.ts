@@ -47,7 +47,7 @@ export const previous = (history: History): Shot | null =>
 	canUndo(history) ? present(undo(history)) : null;
 
 /** Adds a change: it joins the present step when the gesture is the same, else it makes a new one. */
-export function record(history: History, shot: Shot, gesture: string): History {
+export function withStep(history: History, shot: Shot, gesture: string): History {
 	const kept = history.steps.slice(0, history.cursor - history.first + 1);
 	if (kept.at(-1)?.gesture === gesture) {
 		return { ...history, steps: [...kept.slice(0, -1), { gesture, shot }] };

@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
-import { present, record, startHistory, undo } from './history';
+import { present, startHistory, undo, withStep } from './history';
 import type { Job, ShotRecord, Slot } from './database';
 import { Store, troubleOf, type Contents } from './store';
 
@@ -72,8 +72,8 @@ describe('keeping shots', () => {
 	it('keeps the history over a restart, with what was undone', async () => {
 		const { store, name } = newStore();
 		let history = startHistory(named('one'));
-		history = record(history, named('two'), 'g2');
-		history = undo(record(history, named('three'), 'g3'));
+		history = withStep(history, named('two'), 'g2');
+		history = undo(withStep(history, named('three'), 'g3'));
 		await store.save(fresh('a', { shot: present(history) }), history, 0, JOB);
 		store.close();
 
@@ -85,9 +85,9 @@ describe('keeping shots', () => {
 	it('saves only the steps that changed, and drops those that were overwritten', async () => {
 		const { store } = newStore();
 		let history = startHistory(named('one'));
-		for (const title of ['two', 'three', 'four']) history = record(history, named(title), title);
+		for (const title of ['two', 'three', 'four']) history = withStep(history, named(title), title);
 		await store.save(fresh('a'), history, 0, JOB);
-		history = record(undo(undo(history)), named('other'), 'other');
+		history = withStep(undo(undo(history)), named('other'), 'other');
 		await store.save(fresh('a', { revision: 1 }), history, history.cursor, JOB);
 		expect(await store.readHistory(await saved(store))).toEqual(history);
 	});
@@ -96,7 +96,7 @@ describe('keeping shots', () => {
 		const { store } = newStore();
 		let history = startHistory(named('0'));
 		await store.save(fresh('a'), history, 0, JOB);
-		for (let i = 1; i <= 150; i++) history = record(history, named(`${i}`), `${i}`);
+		for (let i = 1; i <= 150; i++) history = withStep(history, named(`${i}`), `${i}`);
 		await store.save(fresh('a', { revision: 1 }), history, 0, JOB);
 		const back = await store.readHistory(await saved(store));
 		expect([back.first, back.steps.length]).toEqual([31, 120]);
@@ -183,7 +183,7 @@ describe('what no longer validates', () => {
 		expect(history.steps).toHaveLength(1);
 		expect(present(history).title).toBe('good');
 		// the new steps do not collide with the old one
-		const next = record(history, named('next'), 'next');
+		const next = withStep(history, named('next'), 'next');
 		const result = await store.save(await saved(store, 'good'), next, history.cursor, JOB);
 		expect(result.outcome).toBe('saved');
 	});

@@ -17,14 +17,14 @@ export const partWords = (part: Part): string =>
 
 /** Why a framing cannot be had, and what would. */
 export function framingProblemText(problem: FramingProblem, units: Units): string {
-	const length = (metres: number) => smallLength(metres, units);
+	const told = (metres: number) => smallLength(metres, units);
 	switch (problem.why) {
 		case 'nobody':
 			return 'There is nobody to frame.';
 		case 'no-room':
-			return `That framing needs the camera ${length(problem.backM)} farther back, and there are only ${length(problem.clearM)} behind it. A shorter focal length would do it from here.`;
+			return `That framing needs the camera ${told(problem.backM)} farther back, and there are only ${told(problem.clearM)} behind it. A shorter focal length would do it from here.`;
 		case 'too-near':
-			return `That framing needs the camera ${length(problem.depthM)} away, nearer than this lens can focus (${length(problem.closestFocusM)}). A longer focal length would do it.`;
+			return `That framing needs the camera ${told(problem.depthM)} away, nearer than this lens can focus (${told(problem.closestFocusM)}). A longer focal length would do it.`;
 		case 'lens-too-long': {
 			const { shortestMm, neededMm } = problem;
 			const needs = neededMm === null ? '' : `: it takes about ${Math.floor(neededMm)} mm`;

@@ -61,7 +61,7 @@ export const rowOf = (rows: readonly Row[], personId: string): Row | null =>
 	rows[rowIndexOf(rows, personId)] ?? null;
 
 /** The place of somebody's row, the nearest being 0; -1 for whoever stands in none. */
-export const rowIndexOf = (rows: readonly Row[], personId: string): number =>
+const rowIndexOf = (rows: readonly Row[], personId: string): number =>
 	rows.findIndex(({ members }) => members.some((one) => one.personId === personId));
 
 /** From the first row to the last along the axis, m; 0 for one row or none. */

@@ -17,7 +17,7 @@ export const errorBody = (
 ): { error: ApiError } => ({ error: { code, message, issues } });
 
 /** An error answer. */
-export function refuse(
+export function errorAnswer(
 	status: number,
 	code: string,
 	message: string,
@@ -31,7 +31,7 @@ export function refuse(
 export function onlyMethod(method: 'GET' | 'POST') {
 	const allow = method === 'GET' ? 'GET, HEAD' : method;
 	return () =>
-		refuse(405, 'wrong-method', `This address answers to ${method} only.`, [], { allow });
+		errorAnswer(405, 'wrong-method', `This address answers to ${method} only.`, [], { allow });
 }
 
 export type JsonReading =
@@ -43,20 +43,20 @@ export async function readJson(request: Request, mostBytes: number): Promise<Jso
 	const type = (request.headers.get('content-type') ?? '').split(';')[0]?.trim().toLowerCase();
 	if (type !== 'application/json') {
 		const message = 'Send the shot as JSON, with the content type application/json.';
-		return { ok: false, response: refuse(415, 'wrong-content-type', message) };
+		return { ok: false, response: errorAnswer(415, 'wrong-content-type', message) };
 	}
 	const bytes = await readBytes(request, mostBytes);
 	if (bytes === null) {
 		const message = `This is too large: at most ${mostBytes / 1024 / 1024} MiB.`;
 		const close = { connection: 'close' };
-		return { ok: false, response: refuse(413, 'too-large', message, [], close) };
+		return { ok: false, response: errorAnswer(413, 'too-large', message, [], close) };
 	}
 	try {
 		const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
 		return { ok: true, value: JSON.parse(text) };
 	} catch {
 		const message = 'This is not valid JSON in UTF-8: it may be cut off or damaged.';
-		return { ok: false, response: refuse(400, 'not-json', message) };
+		return { ok: false, response: errorAnswer(400, 'not-json', message) };
 	}
 }
 

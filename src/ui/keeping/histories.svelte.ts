@@ -1,6 +1,7 @@
+/* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
 import type { Shot } from '$core/format/shot';
 import type { ShotRecord } from '$data/database';
-import { present, record as recorded, startHistory, type History } from '$data/history';
+import { present, withStep, startHistory, type History } from '$data/history';
 import type { Conflict, Store } from '$data/store';
 import type { Library } from './library.svelte';
 import type { Sent } from './outbox.svelte';
@@ -68,7 +69,7 @@ export class Histories {
 	change(shotId: string, shot: Shot, gesture: string): void {
 		const history = this.of(shotId);
 		if (history) {
-			const next = recorded(history, shot, gesture);
+			const next = withStep(history, shot, gesture);
 			this.#move(shotId, next, next.cursor);
 			return;
 		}
@@ -79,7 +80,7 @@ export class Histories {
 			const before = this.of(shotId) ?? (await this.#read(stored));
 			const latest = this.#library.shotOf(shotId)?.shot ?? shot;
 			if (!this.of(shotId)) {
-				const next = recorded(before, latest, gesture);
+				const next = withStep(before, latest, gesture);
 				this.#set(shotId, { history: next, unsavedFrom: next.cursor });
 			}
 			return this.#send(shotId);
@@ -103,9 +104,9 @@ export class Histories {
 			this.#library.showShot({ ...mine, revision: 0 });
 			this.#move(shotId, history, history.first);
 		} else {
-			const withMine = recorded(await this.#read(theirs), mine.shot, `${gesture} mine`);
+			const withMine = withStep(await this.#read(theirs), mine.shot, `${gesture} mine`);
 			const both =
-				keep === 'mine' ? withMine : recorded(withMine, theirs.shot, `${gesture} theirs`);
+				keep === 'mine' ? withMine : withStep(withMine, theirs.shot, `${gesture} theirs`);
 			this.#library.showShot(theirs);
 			this.#move(shotId, both, theirs.cursor + 1);
 		}

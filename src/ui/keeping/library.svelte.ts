@@ -1,3 +1,4 @@
+/* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
 import type { z } from 'zod';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
 import {
@@ -139,8 +140,7 @@ export class Library {
 		validated(JobSchema, job);
 		if (!this.jobs.some(({ id }) => id === job.id)) this.jobs = [...this.jobs, job];
 		this.shots = [...this.shots, ...shots].sort(inOrder);
-		const first = shots[0]?.id ?? '';
-		this.outbox.post(`added ${job.id} ${first}`, async () => {
+		this.outbox.post(`added ${job.id} ${shots[0]?.id ?? ''}`, async () => {
 			await this.#store.addJob(job, shots);
 			return 'kept';
 		});

@@ -1,3 +1,4 @@
+/* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
 import { Invalid, troubleOf, type Trouble } from '$data/store';
 
 /** What becomes of a letter: it is kept, or it waits for an answer of the user. */

@@ -52,9 +52,9 @@ export function placeOf(shot: Shot, rows: readonly Row[], ref: ObjectRef): Vec3 
 /** Moves an object by so many metres; the people of a row move together. */
 export function moveObject(shot: Shot, ref: ObjectRef, by: Vec3, rowIds: readonly string[]): Shot {
 	const moved = (place: Vec3): Vec3 => ({
-		x: kept(place.x + by.x),
-		y: kept(place.y + by.y),
-		z: kept(place.z + by.z)
+		x: withinFile(place.x + by.x),
+		y: withinFile(place.y + by.y),
+		z: withinFile(place.z + by.z)
 	});
 	switch (ref.kind) {
 		case 'person':
@@ -77,7 +77,7 @@ export function moveObject(shot: Shot, ref: ObjectRef, by: Vec3, rowIds: readonl
 }
 
 /** Within the bounds of the file, to a tenth of a millimetre. */
-function kept(metres: number): number {
+function withinFile(metres: number): number {
 	const { positionM } = LIMITS;
 	return Math.round(Math.min(positionM, Math.max(-positionM, metres)) * 1e4) / 1e4;
 }

@@ -1,4 +1,4 @@
-import { refuse } from '../respond';
+import { errorAnswer } from '../respond';
 
 export const fallback = () =>
-	refuse(404, 'not-found', 'There is nothing at this address; see /api/openapi.json.');
+	errorAnswer(404, 'not-found', 'There is nothing at this address; see /api/openapi.json.');

@@ -15,7 +15,6 @@ export async function takeJob(
 	{ file, mine, items }: JobComparison,
 	wayOf: Chosen
 ): Promise<string | null> {
-	const { library } = session;
 	const job: Job = mine ?? {
 		...newJob(file.title),
 		date: file.date,

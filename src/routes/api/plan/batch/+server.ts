@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { json } from '@sveltejs/kit';
 import { readBatch } from '$core/format/batch';
 import { planFor } from '../../planning';
-import { onlyMethod, readJson, refuse } from '../../respond';
+import { onlyMethod, readJson, errorAnswer } from '../../respond';
 
 const BATCH_BYTES = 8 * 1024 * 1024;
 
@@ -12,7 +12,7 @@ export async function POST({ request }) {
 	if (!reading.ok) return reading.response;
 	const batch = readBatch(reading.value);
 	if (!batch.ok)
-		return refuse(422, 'invalid', 'Something in this batch is not right.', batch.problems);
+		return errorAnswer(422, 'invalid', 'Something in this batch is not right.', batch.problems);
 
 	const results = [];
 	for (const shot of batch.shots) {
