@@ -49,7 +49,7 @@ test('the frame is drawn, settles, and is drawn again after a change', async ({ 
 	await expect(frame(page)).toHaveAttribute('data-settled', 'false');
 	await settled(frame(page));
 	// the same points of the pupil give the same picture, but for how many were worth taking
-	expect(meanDifference(await inSmall(frame(page)), before)).toBeLessThan(0.1);
+	expect(meanDifference(await inSmall(frame(page)), before)).toBeLessThan(0.2);
 });
 
 test('what changes while nobody looks is drawn when somebody does', async ({ app, page }) => {
@@ -195,8 +195,6 @@ test.describe('saved', () => {
 	};
 	const opened = async (app: App, page: Page) => {
 		await app.openSample(/The bandleader/);
-		// little blur settles with few samples
-		await app.rung(8).click();
 		await begun(frame(page));
 	};
 
@@ -206,7 +204,7 @@ test.describe('saved', () => {
 		expect(name).toBe('picture.png');
 		const { width, height } = decode(bytes, { checkCrc: true });
 		expect([width, height]).toEqual([1500, 1000]);
-		expect(text).toContain('f/8, focused on the right eye');
+		expect(text).toContain('f/1.4, focused on the right eye');
 		expect(text).toContain('50 mm');
 		expect(text).not.toContain('Sione');
 		expect(text).not.toContain('bandleader');
@@ -214,6 +212,8 @@ test.describe('saved', () => {
 
 	test('a sheet: on the face, on the trumpet, both; names when asked', async ({ app, page }) => {
 		await opened(app, page);
+		// little blur settles with few samples
+		await app.rung(8).click();
 		const { bytes, text, name } = await save(page, async (dialog) => {
 			await dialog.getByLabel('Choice 2 of the sheet').selectOption('about the trumpet');
 			await dialog.getByLabel('Choice 3 of the sheet').selectOption('about both');
