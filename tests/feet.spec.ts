@@ -122,6 +122,8 @@ test('the day, its people and its files are in feet', async ({ app, page }) => {
 	await page.getByRole('button', { name: 'Files', exact: true }).click();
 	await noMetres(app, 'files');
 	await page.keyboard.press('Escape');
+	await expect(page.getByRole('dialog')).toBeHidden();
 	await page.keyboard.press('?');
 	await expect(page.getByRole('dialog')).toBeVisible();
+	await noMetres(app, 'help');
 });

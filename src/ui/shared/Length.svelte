@@ -30,6 +30,8 @@
 		quiet = false
 	}: Props = $props();
 	const scale = $derived(scaleOf(unit, settings.units));
+	// digits are meant for metres: inches have their own
+	const places = $derived(settings.units === 'm' ? (digits ?? scale.digits) : scale.digits);
 </script>
 
 <NumberField
@@ -40,7 +42,7 @@
 	low={low / scale.one}
 	high={high / scale.one}
 	step={scale.step}
-	digits={digits ?? scale.digits}
+	digits={places}
 	onchange={(shown, gesture) => onchange(shown * scale.one, gesture)}
 	{newGesture}
 />
