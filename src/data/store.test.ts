@@ -3,7 +3,9 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
 import { present, startHistory, undo, withStep } from './history';
 import type { Job, ShotRecord, Slot } from './database';
-import { Store, troubleOf, type Contents } from './store';
+import type { Contents } from './contents';
+import { Store } from './store';
+import { troubleOf } from './trouble';
 
 const JOB: Job = {
 	id: 'job',

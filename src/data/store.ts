@@ -1,52 +1,29 @@
 import { liveQuery, type Subscription, type Table } from 'dexie';
 import type { z } from 'zod';
-import { problemsOf, type Problem } from '$core/format/problems';
+import { contentsOf, emptyRows, type Contents } from './contents';
 import {
 	Database,
 	JobSchema,
-	KitBodySchema,
-	KitLensSchema,
-	MySpreadsSchema,
 	ShotRecordSchema,
-	SlotSchema,
-	StepSchema,
 	type Job,
-	type KitBody,
-	type KitLens,
-	type MySpreads,
 	type ShotRecord,
-	type Slot,
 	type Told
 } from './database';
-import type { History, Step } from './history';
-import { merged } from './merge';
+import type { History } from './history';
+import { PART_SCHEMAS, partsSaved, type PartsOf, type PartsSaved } from './parts';
+import { historyFrom, stepsFrom } from './steps';
+import { validated } from './valid';
 
 /** What the browser keeps: jobs, their shots, the history of each shot, and the kit. */
 
-/** A record that no longer validates: left where it is, and reported. */
-export interface SetAside {
-	readonly id: string;
-	readonly problems: readonly Problem[];
-	readonly raw: unknown;
-}
-
-/** What is kept: everything at first, then only what another window changed. */
-export interface Contents {
-	readonly jobs: readonly Job[];
-	readonly shots: readonly ShotRecord[];
-	readonly bodies: readonly KitBody[];
-	readonly lenses: readonly KitLens[];
-	/** Missing while one's own spreads are the assumptions. */
-	readonly spreads: readonly MySpreads[];
-	readonly setAside: readonly SetAside[];
-	/** Ids of jobs that were erased from this device. */
-	readonly erased: ReadonlySet<string>;
-	/** Ids of bodies and lenses that were taken out. */
-	readonly takenOut: ReadonlySet<string>;
-}
-
-/** Why the browser does not keep the work. */
-export type Trouble = 'full' | 'refused';
+/** What of it was taken out elsewhere is asked about; what is gone with its job stays away. */
+const IS_ASKED: Readonly<Record<keyof PartsOf, boolean>> = {
+	jobs: false,
+	slots: false,
+	bodies: true,
+	lenses: true,
+	spreads: true
+};
 
 /** Another window was faster; `theirs` is null when it threw the record away. */
 export interface Conflict<T = ShotRecord> {
@@ -57,50 +34,12 @@ export type SaveResult =
 	| { readonly outcome: 'saved'; readonly revision: number }
 	| ({ readonly outcome: 'conflict' } & Conflict);
 
-/** Records that are saved part by part: what two windows changed differently is put together. */
-export interface PartsOf {
-	readonly jobs: Job;
-	readonly slots: Slot;
-	readonly bodies: KitBody;
-	readonly lenses: KitLens;
-	readonly spreads: MySpreads;
-}
-
-export type PartsSaved<T> =
-	/** As it stands now, with what other windows changed meanwhile. */
-	| { readonly outcome: 'saved'; readonly record: T | null }
-	/** Both changed the same part. */
-	| { readonly outcome: 'conflict'; readonly theirs: T | null };
-
 export interface ErasedCounts {
 	readonly shots: number;
 	/** Steps of their histories. */
 	readonly steps: number;
 	/** People of the day. */
 	readonly people: number;
-}
-
-/** A record that the schema refuses never comes into the store. */
-export class Invalid extends Error {
-	constructor(readonly problems: readonly Problem[]) {
-		super(problems[0]?.message ?? 'something is not right');
-	}
-}
-
-const SCHEMAS = {
-	jobs: JobSchema,
-	shots: ShotRecordSchema,
-	slots: SlotSchema,
-	bodies: KitBodySchema,
-	lenses: KitLensSchema,
-	spreads: MySpreadsSchema
-} as const;
-
-/** @throws Invalid when it is none */
-export function validated<T>(schema: z.ZodType<T>, record: unknown): T {
-	const result = schema.safeParse(record);
-	if (!result.success) throw new Invalid(problemsOf(result.error));
-	return result.data;
 }
 
 /** Entries of the log of changes that are kept for windows that listen. */
@@ -178,31 +117,9 @@ export class Store {
 		return contentsOf(rows, gone);
 	}
 
-	/**
-	 * The history of a shot. Steps that no longer validate are passed over: the history then starts
-	 * anew after them.
-	 */
-	async readHistory({ id, cursor, shot }: ShotRecord): Promise<History> {
-		const rows = await this.#db.steps.where({ shotId: id }).sortBy('step');
-		const steps: Step[] = [];
-		for (const row of rows) {
-			const result = StepSchema.safeParse(row);
-			const expected = (rows[0]?.step ?? 0) + steps.length;
-			if (!result.success || result.data.step !== expected) {
-				const next = (rows.at(-1)?.step ?? -1) + 1;
-				return { steps: [{ gesture: '', shot }], first: next, cursor: next };
-			}
-			steps.push({ gesture: result.data.gesture, shot: result.data.shot });
-		}
-		const first = rows[0]?.step ?? cursor;
-		const holdsCursor = cursor >= first && cursor < first + steps.length;
-		return holdsCursor
-			? { steps, first, cursor }
-			: {
-					steps: [{ gesture: '', shot }],
-					first: first + steps.length,
-					cursor: first + steps.length
-				};
+	/** The history of a shot, as `historyFrom` reads it. */
+	async readHistory(record: ShotRecord): Promise<History> {
+		return historyFrom(record, await this.#db.steps.where({ shotId: record.id }).sortBy('step'));
 	}
 
 	/**
@@ -239,16 +156,7 @@ export class Store {
 				.between(key(last + 1), key(Infinity))
 				.delete();
 			await steps.where('[shotId+step]').between(key(-Infinity), key(history.first)).delete();
-			await steps.bulkPut(
-				history.steps
-					.map(({ gesture, shot }, i) => ({
-						shotId: record.id,
-						step: history.first + i,
-						gesture,
-						shot
-					}))
-					.filter(({ step }) => step >= changedFrom)
-			);
+			await steps.bulkPut(stepsFrom(record.id, history, changedFrom));
 			await this.#note('shots', [record.id]);
 			return { outcome: 'saved', revision } as const;
 		});
@@ -276,12 +184,12 @@ export class Store {
 	}
 
 	/**
-	 * Saves a record part by part: what another window changed since `base` stays, unless both changed
-	 * the same part.
+	 * Saves a record part by part, as `partsSaved` says.
 	 *
-	 * @param id    of the record; of a slot, its shot's
-	 * @param base  as it was when it was changed here; null for a new one
-	 * @param mine  null to take it out
+	 * @param id   of the record; of a slot, its shot's
+	 * @param base as it was when it was changed here; null for a new one
+	 * @param mine null to take it out
+	 * @throws Invalid when it is none
 	 */
 	async saveParts<K extends keyof PartsOf>(
 		kind: K,
@@ -290,45 +198,21 @@ export class Store {
 		mine: PartsOf[K] | null
 	): Promise<PartsSaved<PartsOf[K]>> {
 		type Kept = PartsOf[K];
-		const schema = SCHEMAS[kind] as unknown as z.ZodType<Kept>;
+		const schema = PART_SCHEMAS[kind] as unknown as z.ZodType<Kept>;
 		if (mine) validated(schema, mine);
-		const { shots, changes } = this.#db;
+		const { changes } = this.#db;
 		const table: Told = kind === 'slots' ? 'shots' : (kind as Exclude<K, 'slots'>);
 		const kept = this.#db.table(table) as Table<unknown, string>;
-		const put = async (record: Kept) => {
-			if (kind !== 'slots') return void (await kept.put(record));
-			await shots.update(id, { slot: record as Slot });
-		};
 		return this.#db.transaction('rw', [kept, changes], async () => {
-			const row = (await kept.get(id)) as Kept | { slot: Kept } | undefined;
-			const theirs = (kind === 'slots' ? (row as { slot: Kept } | undefined)?.slot : row) as
-				Kept | undefined;
-			if (!theirs && base) {
-				// what was erased meanwhile stays erased; a part of the kit that was taken out is asked about
-				const isKit = kind === 'bodies' || kind === 'lenses' || kind === 'spreads';
-				if (!isKit || !mine) return { outcome: 'saved', record: null } as const;
-				return { outcome: 'conflict', theirs: null } as const;
-			}
-			const isOurs = !theirs || theirs.revision === base?.revision;
-			if (!mine) {
-				if (!isOurs) return { outcome: 'conflict', theirs: theirs ?? null } as const;
-				await kept.delete(id);
-				await this.#note(table, [id]);
-				return { outcome: 'saved', record: null } as const;
-			}
-			const revision = (theirs?.revision ?? 0) + 1;
-			const both = isOurs
-				? null
-				: merged<Kept | null>(
-						withoutRevision(base),
-						withoutRevision(mine),
-						withoutRevision(theirs ?? null)
-					);
-			if (both && both.conflicts.length > 0) {
-				return { outcome: 'conflict', theirs: theirs ?? null } as const;
-			}
-			const record = { ...((both?.value ?? mine) as Kept), revision };
-			await put(validated(schema, record));
+			const row = (await kept.get(id)) as ({ slot: Kept } & Kept) | undefined;
+			const theirs = (kind === 'slots' ? row?.slot : row) ?? null;
+			const result = partsSaved<Kept>(base, mine, theirs, IS_ASKED[kind]);
+			// nothing is written when it is there no more
+			if (result.outcome === 'conflict' || !(theirs || result.record)) return result;
+			const record = result.record && validated(schema, result.record);
+			if (!record) await kept.delete(id);
+			else if (kind === 'slots') await kept.update(id, { slot: record });
+			else await kept.put(record);
 			await this.#note(table, [id]);
 			return { outcome: 'saved', record } as const;
 		});
@@ -357,52 +241,4 @@ export class Store {
 	close(): void {
 		this.#db.close();
 	}
-}
-
-function withoutRevision<T extends { readonly revision: number } | null>(record: T): T {
-	return record && { ...record, revision: 0 };
-}
-
-type Rows = Readonly<Record<Told, readonly { readonly id: string }[]>>;
-
-const emptyRows = (): Record<Told, { id: string }[]> => ({
-	jobs: [],
-	shots: [],
-	bodies: [],
-	lenses: [],
-	spreads: [],
-	erased: []
-});
-
-function contentsOf(rows: Rows, gone: ReadonlySet<string> = new Set()): Contents {
-	const setAside: SetAside[] = [];
-	const valid = <T>(schema: z.ZodType<T>, raws: readonly { readonly id: string }[]): T[] =>
-		raws.flatMap((raw) => {
-			const result = schema.safeParse(raw);
-			if (result.success) return [result.data];
-			setAside.push({ id: raw.id, problems: problemsOf(result.error), raw });
-			return [];
-		});
-	return {
-		jobs: valid(JobSchema, rows.jobs).sort((a, b) => a.createdAt - b.createdAt),
-		shots: valid(ShotRecordSchema, rows.shots).sort(inOrder),
-		bodies: valid(KitBodySchema, rows.bodies),
-		lenses: valid(KitLensSchema, rows.lenses),
-		spreads: valid(MySpreadsSchema, rows.spreads),
-		setAside,
-		erased: new Set(rows.erased.map(({ id }) => id)),
-		takenOut: gone
-	};
-}
-
-/** In order of time. */
-export const inOrder = (a: ShotRecord, b: ShotRecord): number =>
-	a.slot.startsAt.localeCompare(b.slot.startsAt) || a.slot.position - b.slot.position;
-
-/** Tells a full store from one the browser refuses to open. */
-export function troubleOf(error: unknown): Trouble {
-	const names = [error, (error as { inner?: unknown } | null)?.inner].map(
-		(one) => (one as { name?: string } | null)?.name
-	);
-	return names.includes('QuotaExceededError') ? 'full' : 'refused';
 }

@@ -1,12 +1,9 @@
 /* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
 import type { z } from 'zod';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
+import { inOrder, type Contents, type SetAside } from '$data/contents';
 import {
 	JobSchema,
-	KitBodySchema,
-	KitLensSchema,
-	MySpreadsSchema,
-	SlotSchema,
 	type Job,
 	type KitBody,
 	type KitLens,
@@ -16,16 +13,9 @@ import {
 } from '$data/database';
 import { PRESET_KIT, type KitContents } from '$data/kitContents';
 import { merged } from '$data/merge';
-import {
-	inOrder,
-	Invalid,
-	validated,
-	type Contents,
-	type ErasedCounts,
-	type PartsOf,
-	type SetAside,
-	type Store
-} from '$data/store';
+import { PART_SCHEMAS, type PartsOf } from '$data/parts';
+import type { ErasedCounts, Store } from '$data/store';
+import { Invalid, validated } from '$data/valid';
 import { Outbox, type Sent } from './outbox.svelte';
 
 /** What both windows changed otherwise, and what the other one has. */
@@ -35,14 +25,6 @@ export interface PartConflict {
 	readonly id: string;
 	readonly theirs: PartsOf[keyof PartsOf] | null;
 }
-
-const SCHEMAS = {
-	jobs: JobSchema,
-	slots: SlotSchema,
-	bodies: KitBodySchema,
-	lenses: KitLensSchema,
-	spreads: MySpreadsSchema
-} as const;
 
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
 
@@ -219,7 +201,7 @@ export class Library {
 	}
 
 	#change<K extends keyof PartsOf>(kind: K, id: string, next: PartsOf[K] | null): void {
-		const schema = SCHEMAS[kind] as unknown as z.ZodType<PartsOf[K]>;
+		const schema = PART_SCHEMAS[kind] as unknown as z.ZodType<PartsOf[K]>;
 		const known = this.#find(kind, id);
 		const valid = next && validated(schema, { ...next, revision: known?.revision ?? 0 });
 		const key = keyOf(kind, id);

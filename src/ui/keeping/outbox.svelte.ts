@@ -1,5 +1,6 @@
 /* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
-import { Invalid, troubleOf, type Trouble } from '$data/store';
+import { troubleOf, type Trouble } from '$data/trouble';
+import { Invalid } from '$data/valid';
 
 /** What becomes of a letter: it is kept, or it waits for an answer of the user. */
 export type Sent = 'kept' | 'held';

@@ -1,14 +1,9 @@
 import type { Shot } from '$core/format/shot';
 import { canRedo, canUndo, previous, redo, undo } from '$data/history';
 import type { Job, ShotRecord, Slot } from '$data/database';
-import {
-	Store,
-	troubleOf,
-	type Conflict,
-	type Contents,
-	type ErasedCounts,
-	type Trouble
-} from '$data/store';
+import type { Contents } from '$data/contents';
+import { Store, type Conflict, type ErasedCounts } from '$data/store';
+import { troubleOf, type Trouble } from '$data/trouble';
 import { DaySteps } from './daySteps.svelte';
 import { Histories } from './histories.svelte';
 import { Library } from './library.svelte';

@@ -1,0 +1,80 @@
+import type { z } from 'zod';
+import { problemsOf, type Problem } from '$core/format/problems';
+import {
+	JobSchema,
+	KitBodySchema,
+	KitLensSchema,
+	MySpreadsSchema,
+	ShotRecordSchema,
+	type Job,
+	type KitBody,
+	type KitLens,
+	type MySpreads,
+	type ShotRecord,
+	type Told
+} from './database';
+
+/** What the store tells, validated. */
+
+/** A record that no longer validates: left where it is, and reported. */
+export interface SetAside {
+	readonly id: string;
+	readonly problems: readonly Problem[];
+	readonly raw: unknown;
+}
+
+/** What is kept: everything at first, then only what another window changed. */
+export interface Contents {
+	readonly jobs: readonly Job[];
+	readonly shots: readonly ShotRecord[];
+	readonly bodies: readonly KitBody[];
+	readonly lenses: readonly KitLens[];
+	/** Missing while one's own spreads are the assumptions. */
+	readonly spreads: readonly MySpreads[];
+	readonly setAside: readonly SetAside[];
+	/** Ids of jobs that were erased from this device. */
+	readonly erased: ReadonlySet<string>;
+	/** Ids of bodies and lenses that were taken out. */
+	readonly takenOut: ReadonlySet<string>;
+}
+
+export type Rows = Readonly<Record<Told, readonly { readonly id: string }[]>>;
+
+export const emptyRows = (): Record<Told, { id: string }[]> => ({
+	jobs: [],
+	shots: [],
+	bodies: [],
+	lenses: [],
+	spreads: [],
+	erased: []
+});
+
+/**
+ * What rows hold. What does not validate is set aside, not touched.
+ *
+ * @param gone ids of what was asked for and is not there any more
+ */
+export function contentsOf(rows: Rows, gone: ReadonlySet<string> = new Set()): Contents {
+	const setAside: SetAside[] = [];
+	const valid = <T>(schema: z.ZodType<T>, raws: readonly { readonly id: string }[]): T[] =>
+		raws.flatMap((raw) => {
+			const result = schema.safeParse(raw);
+			if (result.success) return [result.data];
+			setAside.push({ id: raw.id, problems: problemsOf(result.error), raw });
+			return [];
+		});
+	return {
+		jobs: valid(JobSchema, rows.jobs).sort((a, b) => a.createdAt - b.createdAt),
+		shots: valid(ShotRecordSchema, rows.shots).sort(inOrder),
+		bodies: valid(KitBodySchema, rows.bodies),
+		lenses: valid(KitLensSchema, rows.lenses),
+		spreads: valid(MySpreadsSchema, rows.spreads),
+		setAside,
+		erased: new Set(rows.erased.map(({ id }) => id)),
+		takenOut: gone
+	};
+}
+
+/** In order of time. */
+export const inOrder = (a: ShotRecord, b: ShotRecord): number =>
+	a.slot.startsAt.localeCompare(b.slot.startsAt) || a.slot.position - b.slot.position;
