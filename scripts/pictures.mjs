@@ -75,6 +75,16 @@ const PICTURES = [
 		/The couple/,
 		(page) => page.getByRole('button', { name: /^Ilinca at large/ }).click()
 	],
+	[
+		'setup-lenses',
+		DESK,
+		'day',
+		/The couple/,
+		async (page) => {
+			await inSetup(page, 'other lenses');
+			await page.getByText('best for faces').waitFor();
+		}
+	],
 	['setup-light', DESK, 'day', /An elder/, (page) => inSetup(page, /^light/)],
 	[
 		'plan-where',
@@ -132,13 +142,11 @@ try {
 			isMobile: isPhone,
 			reducedMotion: 'reduce'
 		});
-		await page.goto(`${address}/?sample&at=${title ? 'plan' : 'day'}`);
 		if (title) {
+			await page.goto(`${address}/?sample=${encodeURIComponent(title.source)}`);
 			await page.getByRole('region', { name: 'Verdict' }).waitFor();
-			await page.getByRole('banner').locator('.crumb').click();
-			await page.getByRole('dialog').getByRole('button', { name: title }).click();
-			await page.getByRole('dialog').waitFor({ state: 'hidden' });
 		} else {
+			await page.goto(`${address}/?sample&at=day`);
 			await page.getByText('All fifteen').waitFor();
 		}
 		await page.mouse.move(0, 0);

@@ -20,9 +20,7 @@ for (const look of ['day', 'night'] as const) {
 
 			await app.openSample(/Two families/);
 			await axe(page);
-			const { x, y } = await app.middleOf(app.stage.locator('.head').first());
-			await page.mouse.click(x, y);
-			await expect(app.card).toBeVisible();
+			await app.selectFirst();
 			// what is there already was looked at
 			await axe(page, '[aria-label="Settings of the selection"]');
 
@@ -76,11 +74,7 @@ for (const look of ['day', 'night'] as const) {
 			await axe(page, 'dialog[open]');
 			await page.keyboard.press('Escape');
 			await expect(page.getByRole('dialog')).toBeHidden();
-			await page.getByRole('button', { name: 'Now', exact: true }).click();
-			for (const text of ['85 mm f/1.4', 'waist up', 'a row']) {
-				await page.locator('label', { hasText: text }).first().click();
-			}
-			await expect(page.getByRole('button', { name: /Keep it as a shot/ })).toBeVisible();
+			await app.answerNow('85 mm f/1.4', 'waist up', 'a row');
 			await axe(page);
 		});
 
@@ -93,19 +87,10 @@ for (const look of ['day', 'night'] as const) {
 			await page.getByRole('button', { name: 'where to stand' }).click();
 			await expect(page.getByText(/Least: f/)).toBeVisible();
 			await axe(page);
-			for (const [name, ready] of [
-				[/^light/, 'What gives'],
-				['framing', 'nearest face'],
-				['other lenses', 'best for faces'],
-				['kit', 'Full-frame 45 MP']
-			] as const) {
-				await page.getByRole('group', { name: 'Set-up' }).getByRole('button', { name }).click();
-				await expect(page.getByRole('dialog').getByText(ready).first()).toBeVisible();
+			await app.eachSetupSheet(async () => {
 				await settled(page);
 				await axe(page, 'dialog[open]');
-				await page.keyboard.press('Escape');
-				await expect(page.getByRole('dialog')).toBeHidden();
-			}
+			});
 		});
 
 		test('the shape of a state is there beside its colour', async ({ app }) => {

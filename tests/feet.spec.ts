@@ -68,30 +68,18 @@ for (const title of [/Two families/, /The bandleader/, /Everyone, from the balco
 		await page.getByRole('button', { name: 'where to stand' }).click();
 		await expect(page.getByText(/Least: f\//)).toBeVisible();
 		await noMetres(app, 'where to stand');
-		for (const [name, ready] of [
-			[/^light/, 'What gives'],
-			['framing', 'nearest face'],
-			['other lenses', 'best for faces'],
-			['kit', 'Full-frame 45 MP']
-		] as const) {
-			await page.getByRole('group', { name: 'Set-up' }).getByRole('button', { name }).click();
-			await expect(page.getByRole('dialog').getByText(ready).first()).toBeVisible();
-			await noMetres(app, String(name));
-			if (name === 'kit') {
-				await page.getByRole('dialog').getByText('my hands', { exact: true }).click();
-				await noMetres(app, 'my hands');
-			}
-			await page.keyboard.press('Escape');
-			await expect(page.getByRole('dialog')).toBeHidden();
-		}
+		await app.eachSetupSheet(async (name) => {
+			await noMetres(app, name);
+			if (name !== 'kit') return;
+			await page.getByRole('dialog').getByText('my hands', { exact: true }).click();
+			await noMetres(app, 'my hands');
+		});
 	});
 }
 
 test('a selected person, the list, and the card are in feet', async ({ app, page }) => {
 	await app.openSample(/Two families/);
-	const { x, y } = await app.middleOf(app.stage.locator('.head').first());
-	await page.mouse.click(x, y);
-	await expect(app.card).toBeVisible();
+	await app.selectFirst();
 	await noMetres(app, 'selection');
 	await page.getByRole('radio', { name: 'list' }).check({ force: true });
 	await noMetres(app, 'list');
@@ -105,11 +93,7 @@ test('a selected person, the list, and the card are in feet', async ({ app, page
 	await noMetres(app, 'taken');
 	await page.keyboard.press('Escape');
 	await expect(page.getByRole('dialog')).toBeHidden();
-	await page.getByRole('button', { name: 'Now', exact: true }).click();
-	for (const text of ['85 mm f/1.4', 'waist up', 'a row']) {
-		await page.locator('label', { hasText: text }).first().click();
-	}
-	await expect(page.getByRole('button', { name: /Keep it as a shot/ })).toBeVisible();
+	await app.answerNow('85 mm f/1.4', 'waist up', 'a row');
 	await noMetres(app, 'now');
 });
 

@@ -9,6 +9,7 @@ import { solve } from '$tests/support/solved';
 import { adviceText } from './advice';
 import { cardOf } from './card';
 import { framingProblemText } from './framing';
+import { lightInShort } from './light';
 import { reasonText } from './reasons';
 import { verdictOf } from './verdict';
 
@@ -41,6 +42,7 @@ function said(shot: Shot, units: 'm' | 'ft'): string[] {
 		...solution.plan.reasons.map((reason) => reasonText(reason, shot, units)),
 		...verdictOf(solution, units).sentences,
 		JSON.stringify(cardOf(solution, null, units)),
+		lightInShort(shot, units),
 		...adviceFor(solution.study, Object.values(LENSES)).map(({ data }) =>
 			adviceText(data, shot, units)
 		)

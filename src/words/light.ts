@@ -2,6 +2,7 @@ import { engravedIso, engravedShutter } from '$core/light/dials';
 import type { Exposure } from '$core/light/exposure';
 import type { LightFlag } from '$core/format/plan';
 import type { Shot } from '$core/format/shot';
+import { toUnits, type Units } from './numbers';
 
 /** Light and exposure as one says them. */
 
@@ -73,10 +74,10 @@ export function wordsOfEv(ev100: number): string {
 
 const ev = (value: number) => `EV ${Number(value.toFixed(1))}`;
 
-/** The light of a shot in short: "overcast, EV 12", "flash, GN 36 at 3 m". */
-export function lightInShort({ light }: Shot): string {
+/** The light of a shot in short: "overcast, EV 12", "flash, guide number 36 m". */
+export function lightInShort({ light }: Shot, units: Units): string {
 	if (!light) return 'not known';
 	return light.mode === 'ambient'
 		? `${wordsOfEv(light.ev100)}, ${ev(light.ev100)}`
-		: `flash, guide number ${Number(light.guideNumberM.toFixed(1))}`;
+		: `flash, guide number ${Number(toUnits(light.guideNumberM, units).toFixed(1))} ${units}`;
 }

@@ -82,6 +82,12 @@ export function stopsInWords(stops: number): string {
 	return text === '1' ? '1 stop' : `${text} stops`;
 }
 
+/** A change of a share: "+2 %", "0 %", "−1 %". */
+export function signedPercent(share: number): string {
+	const percent = Math.round(100 * share);
+	return `${percent > 0 ? '+' : percent < 0 ? '−' : ''}${Math.abs(percent)} %`;
+}
+
 const FRACTIONS: readonly (readonly [number, string])[] = [
 	[1, 'all'],
 	[3 / 4, 'three quarters'],

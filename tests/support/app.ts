@@ -62,6 +62,38 @@ export class App {
 		await this.page.getByRole('navigation').getByRole('button', { name: place }).click();
 	}
 
+	/** Opens a sheet of the set-up after another, each when what it has to say is there. */
+	async eachSetupSheet(look: (name: string) => Promise<void>): Promise<void> {
+		const bar = this.page.getByRole('group', { name: 'Set-up' });
+		const dialog = this.page.getByRole('dialog');
+		for (const [name, ready] of [
+			['light', 'What gives'],
+			['framing', 'nearest face'],
+			['other lenses', 'best for faces'],
+			['kit', 'Full-frame 45 MP']
+		] as const) {
+			await bar.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+			await expect(dialog.getByText(ready).first()).toBeVisible();
+			await look(name);
+			await this.page.keyboard.press('Escape');
+			await expect(dialog).toBeHidden();
+		}
+	}
+
+	/** Opens Now and taps its answers, up to its verdict. */
+	async answerNow(...texts: string[]): Promise<void> {
+		await this.page.getByRole('button', { name: 'Now', exact: true }).click();
+		for (const text of texts) await this.page.locator('label', { hasText: text }).first().click();
+		await expect(this.page.getByRole('button', { name: /Keep it as a shot/ })).toBeVisible();
+	}
+
+	/** Selects the first head of the stage and waits for its card. */
+	async selectFirst(): Promise<void> {
+		const { x, y } = await this.middleOf(this.stage.locator('.head').first());
+		await this.page.mouse.click(x, y);
+		await expect(this.card).toBeVisible();
+	}
+
 	/** Waits until everything is in the browser's store. */
 	async saved(): Promise<void> {
 		await expect(this.page.locator('.app')).toHaveAttribute('data-saved', 'true');

@@ -21,6 +21,8 @@
 		newGesture: (kind: string) => string;
 		/** The label is only for those who listen. */
 		quiet?: boolean;
+		/** Behind the unit of a length: "wide". */
+		suffix?: string;
 	}
 
 	let {
@@ -34,7 +36,8 @@
 		digits,
 		onchange,
 		newGesture,
-		quiet = false
+		quiet = false,
+		suffix = ''
 	}: Props = $props();
 
 	const bounds = $derived(boundsOf(of));
@@ -73,6 +76,7 @@
 		{value}
 		{digits}
 		unit={bounds.unit}
+		{suffix}
 		low={least}
 		high={most}
 		{onchange}

@@ -9,6 +9,8 @@
 		value: number;
 		/** Of `value`, `low` and `high`: m, cm or mm; also per second. */
 		unit?: string;
+		/** Behind the unit: "wide". */
+		suffix?: string;
 		low: number;
 		high: number;
 		digits?: number | undefined;
@@ -22,6 +24,7 @@
 		label,
 		value,
 		unit = 'm',
+		suffix = '',
 		low,
 		high,
 		digits,
@@ -38,7 +41,7 @@
 	{label}
 	{quiet}
 	value={value / scale.one}
-	unit={scale.unit}
+	unit={suffix ? `${scale.unit} ${suffix}` : scale.unit}
 	low={low / scale.one}
 	high={high / scale.one}
 	step={scale.step}

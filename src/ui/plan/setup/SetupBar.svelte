@@ -2,6 +2,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import { lightInShort } from '$words/light';
+	import { settings } from '../../shared/settings.svelte';
 
 	/** The rest of the set-up, each behind a button that says how it stands. */
 	let { plan }: { plan: PlanView } = $props();
@@ -10,7 +11,7 @@
 	let open = $state<Sheet | null>(null);
 	const close = () => (open = null);
 	const shot = $derived(plan.shot);
-	const light = $derived(lightInShort(shot));
+	const light = $derived(lightInShort(shot, settings.units));
 </script>
 
 <div class="setup" role="group" aria-label="Set-up">

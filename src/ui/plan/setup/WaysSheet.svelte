@@ -7,7 +7,7 @@
 	import { Asking } from '../../shared/asking.svelte';
 	import AskedInVain from '../../shared/AskedInVain.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { distance, fStop, smallLength } from '$words/numbers';
+	import { distance, fStop, signedPercent, smallLength } from '$words/numbers';
 	import { namesOf } from '$words/names';
 	import type { PlanView } from '../plan.svelte';
 	import { exposureWords, FLAG_WORDS } from '$words/light';
@@ -143,9 +143,7 @@
 							</td>
 							<td>
 								{READS[impressionOf(way.perspective)]}
-								<small
-									>{way.perspective >= 0 ? '+' : '−'}{Math.abs(way.perspective * 100).toFixed(0)} %</small
-								>
+								<small>{signedPercent(way.perspective)}</small>
 							</td>
 							{#if shot.light}
 								<td>

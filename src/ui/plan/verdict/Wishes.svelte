@@ -61,6 +61,8 @@
 		<span class="print">
 			<Amount
 				of="shot.sharpness.printWidthCm"
+				quiet
+				suffix="wide"
 				label="width of the print"
 				value={print.printWidthCm}
 				onchange={(printWidthCm, gesture) => set({ ...print, printWidthCm }, gesture)}
@@ -68,6 +70,8 @@
 			/>
 			<Amount
 				of="shot.sharpness.viewingDistanceCm"
+				quiet
+				suffix="away"
 				label="viewing distance"
 				value={print.viewingDistanceCm}
 				onchange={(viewingDistanceCm, gesture) => set({ ...print, viewingDistanceCm }, gesture)}
