@@ -164,7 +164,7 @@ function pairsFor(moves: readonly Move[], now: Prospect, isEnough: Goal): Advice
 			const again = movesOf(between, []).find((one) => isSameMove(one, second));
 			const found = again && smallest(again, now, isEnough);
 			const [made] = found?.data.moves ?? [];
-			const after = found && prospectOf(now.study.another(found.shot));
+			const after = found && prospectWith(now.study, found.shot);
 			if (!found || !made || !after) return [];
 			const effort = first.effort(first.most) + found.effort;
 			return [adviceOf(now, after, [first.made(first.most), made], effort)];

@@ -6,7 +6,7 @@ import { engraved, stopsBetween, widestFNumber } from '../optics/fNumber';
 import { exposureAt, exposureOf } from '../study/light';
 import type { Study } from '../study/study';
 import { failingPeople, faceRatios, type Take } from '../study/take';
-import { prospectOf } from './prospect';
+import { prospectOf, prospectWith } from './prospect';
 
 /** One shot beside the same shot done otherwise: what the picture is about, and the schools. */
 
@@ -35,7 +35,7 @@ const NOTHING: Result = {
 /** What a changed shot comes to, beside the one as it stands. */
 function resultOf(study: Study, changed: Shot): Result {
 	const now = prospectOf(study);
-	const then = prospectOf(study.another(changed));
+	const then = prospectWith(study, changed);
 	if (!then) return NOTHING;
 	const { take } = then;
 	const people = faceRatios(take).size;

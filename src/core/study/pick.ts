@@ -26,8 +26,8 @@ export type PickRule = (
 /**
  * The widest f-number that holds everyone: faces before background, background before light.
  * Feasible with the margin if any take is, else without; of those the ones that meet the most
- * intents, of those the ones the light allows, if any, then the smallest f-number. When nothing is feasible, what serves the `key` people best,
- * then everyone.
+ * intents, of those the ones the light allows, if any, then the smallest f-number. When nothing is
+ * feasible, what serves the `key` people best, then everyone.
  */
 export const widestThatHolds: PickRule = (scene, candidates, fNumbers) => {
 	const takes = fNumbers.flatMap((fNumber) =>
