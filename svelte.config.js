@@ -1,6 +1,7 @@
 import { rename, writeFile } from 'node:fs/promises';
 import adapterNode from '@sveltejs/adapter-node';
 import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+import { compress } from './scripts/compress.mjs';
 
 /**
  * adapter-node listens on every interface unless HOST is set. Focalis stays on this computer unless
@@ -23,7 +24,8 @@ function adapter() {
 	return {
 		...inner,
 		async adapt(builder) {
-			await inner.adapt(builder);
+			await inner.adapt({ ...builder, compress: async () => undefined });
+			await compress('build/client');
 			await rename('build/index.js', 'build/server.js');
 			await writeFile('build/index.js', START);
 		}

@@ -9,11 +9,29 @@ const fonts = Object.keys(manifest.devDependencies).filter((name) =>
 );
 const gathered = licences(fonts);
 
+interface ModuleGraph {
+	getModuleInfo(id: string): { isEntry: boolean; importers: string[] } | null;
+}
+
+/** What the first screen needs is one file: the dozens that it would be take a phone longer. */
+function firstScreen(id: string, graph: ModuleGraph): string | null {
+	const reached = new Set([id]);
+	for (const one of reached) {
+		const found = graph.getModuleInfo(one);
+		if (found?.isEntry) return 'first-screen';
+		found?.importers.forEach((importer) => reached.add(importer));
+	}
+	return null;
+}
+
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit(), gathered.page],
 	worker: { plugins: () => [gathered.worker()] },
 	define: { __FOCALIS_VERSION__: JSON.stringify(manifest.version) },
-	build: { chunkSizeWarningLimit: 5000 },
+	build: {
+		chunkSizeWarningLimit: 5000,
+		rolldownOptions: { output: { codeSplitting: { groups: [{ name: firstScreen }] } } }
+	},
 	test: {
 		// a test that hangs is stopped; how fast it is says nothing, and machines differ tenfold
 		testTimeout: 30_000,
