@@ -14,7 +14,9 @@ const ARGS = [
 	'--disable-background-networking',
 	'--disable-component-update',
 	'--disable-sync',
-	'--no-first-run'
+	'--no-first-run',
+	// pages of one context share what was compiled for the first
+	'--renderer-process-limit=1'
 ];
 
 export default defineConfig({
@@ -52,8 +54,9 @@ export default defineConfig({
 			name: 'pictures',
 			testMatch: PICTURES,
 			use: {
-				// a third fewer pixels to draw in software
-				viewport: { width: 1024, height: 600 },
+				// a fifth of the pixels to draw in software
+				viewport: { width: 1024, height: 660 },
+				deviceScaleFactor: 0.5,
 				launchOptions: { executablePath, args: ARGS }
 			}
 		}

@@ -17,7 +17,7 @@ const everything = (app: App): Promise<string> =>
 		const all = [...document.body.querySelectorAll<HTMLElement>('*')];
 		// focal lengths that stand alone are told in millimetres by everybody
 		const focal = all.filter(
-			(one) => one.matches('.floor .lens') || one.innerText?.trim() === 'focal length'
+			(one) => one.matches('.floor .lens') || one.textContent?.trim() === 'focal length'
 		);
 		const isFocal = (one: Element) =>
 			focal.some((other) => other === one || other.parentElement === one.parentElement);

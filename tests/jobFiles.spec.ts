@@ -180,21 +180,25 @@ test('everything is backed up with one click, and comes back after it was erased
 	await expect(app.shots).toHaveCount(10);
 });
 
-test('a day’s work without a backup is told, and may wait', async ({ app, page }) => {
-	await app.saved();
-	await page.clock.install();
-	await page.reload();
-	await page.clock.runFor(500);
-	await page.getByRole('button', { name: 'Jobs' }).click();
-	await page.clock.runFor(500);
-	await page.getByRole('dialog').getByRole('button', { name: 'A new day' }).click();
-	await page.clock.runFor(500);
-	await page.getByLabel('Title of the day').fill('My own day');
-	await page.clock.runFor(500);
-	await expect(page.getByText('A day’s work is in this browser alone.')).toBeHidden();
-	await page.clock.fastForward('08:05:00');
-	await expect(page.getByText('A day’s work is in this browser alone.')).toBeVisible();
-	await page.getByRole('button', { name: 'Not now' }).click();
-	await expect(page.getByText('A day’s work is in this browser alone.')).toBeHidden();
-	await expect(app.page.getByLabel('Title of the day')).toHaveValue('My own day');
+test.describe('by the clock', () => {
+	test.use({ ownContext: true });
+
+	test('a day’s work without a backup is told, and may wait', async ({ app, page }) => {
+		await app.saved();
+		await page.clock.install();
+		await page.reload();
+		await page.clock.runFor(500);
+		await page.getByRole('button', { name: 'Jobs' }).click();
+		await page.clock.runFor(500);
+		await page.getByRole('dialog').getByRole('button', { name: 'A new day' }).click();
+		await page.clock.runFor(500);
+		await page.getByLabel('Title of the day').fill('My own day');
+		await page.clock.runFor(500);
+		await expect(page.getByText('A day’s work is in this browser alone.')).toBeHidden();
+		await page.clock.fastForward('08:05:00');
+		await expect(page.getByText('A day’s work is in this browser alone.')).toBeVisible();
+		await page.getByRole('button', { name: 'Not now' }).click();
+		await expect(page.getByText('A day’s work is in this browser alone.')).toBeHidden();
+		await expect(app.page.getByLabel('Title of the day')).toHaveValue('My own day');
+	});
 });

@@ -5,7 +5,7 @@ import { expect, test } from './support/app';
 
 /** Without a network: the whole app, after one visit. */
 
-test.use({ serviceWorkers: 'allow' });
+test.use({ serviceWorkers: 'allow', ownContext: true });
 
 test('after one visit one goes on without a network: planning, saving, cards, files', async ({
 	app,

@@ -186,7 +186,7 @@ export class Engine {
 		}
 		work.picture ??= this.#studio.begin(work.subject, isFirst);
 		const { picture } = work;
-		const goal = isFirst ? FIRST_SAMPLES : goalOf(work);
+		const goal = isFirst ? FIRST_SAMPLES : nextGoalOf(work);
 		const until = performance.now() + (isFirst ? FIRST_MS : SLICE_MS);
 		const startedAt = performance.now();
 		let drawn = 0;
@@ -230,6 +230,10 @@ export class Engine {
 		this.#deliver({ key, revision, bitmap, samples: picture.count, share, isSettled });
 	}
 }
+
+/** Settles exactly where a picture may stand, whatever the card, and only then becomes finer. */
+const nextGoalOf = (work: Work): number =>
+	work.delivered < work.settled ? work.settled : goalOf(work);
 
 const goalOf = ({ sampleMs, settled }: Work): number =>
 	sampleMs < FAST_MS ? worthTaking(settled) : settled;

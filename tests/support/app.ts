@@ -1,4 +1,5 @@
-import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
+import { test as base } from './browser';
 
 /** The app as a photographer meets it. */
 export class App {
