@@ -34,7 +34,7 @@ for (const look of ['day', 'night'] as const) {
 
 		test('axe finds nothing: menu, why, help', async ({ app, page }) => {
 			test.setTimeout(150_000);
-			await app.openSample(/Two families/);
+			await app.openSample(/The couple/);
 			await app.openMenu();
 			await settled(page);
 			await axe(page, 'dialog[open]');
@@ -149,7 +149,7 @@ test.describe('a phone', () => {
 	});
 
 	test('what is touched is at least 44 px high or stands alone', async ({ app, page }) => {
-		await app.openSample(/Two families/);
+		await app.openSample(/The couple/);
 		const tooLow = () =>
 			page.locator('button, input:not([type=radio], [type=file]), textarea').evaluateAll((all) =>
 				all
@@ -237,7 +237,7 @@ test.describe('forced colours', () => {
 
 test('motion respects the system’s setting', async ({ app, page }) => {
 	await page.emulateMedia({ reducedMotion: 'reduce' });
-	await app.openSample(/Two families/);
+	await app.openSample(/The couple/);
 	const longest = await page.evaluate(() =>
 		Math.max(
 			...[...document.querySelectorAll('*')].map(
