@@ -73,6 +73,8 @@ test('the sharpness standard is changed in place, a print with its size', async 
 
 test('what it is about changes who is key and what is sharp', async ({ app, page }) => {
 	await app.openSample(/The bandleader/);
+	// what each would cost makes the choices wider
+	await expect(page.getByRole('radio', { name: /^both f\// })).toBeAttached();
 	await page.getByRole('radio', { name: 'the trumpet' }).check({ force: true });
 	await expect(app.headline).toContainText('Focus on trumpet');
 	await page.getByRole('radio', { name: 'the person' }).check({ force: true });
@@ -121,7 +123,11 @@ test.describe('the picture', () => {
 });
 
 test.describe('the stage', () => {
-	test.beforeEach(({ app }) => app.openSample(/The couple/));
+	test.beforeEach(async ({ app }) => {
+		await app.openSample(/The couple/);
+		// the stage gives way to the last words of the verdict
+		await expect(app.verdict).toContainText('Take');
+	});
 
 	test('select, turn a head by its handle, drag it, nudge it', async ({ app, page }) => {
 		const marks = app.stage.locator('.head');

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Amount from '../../shared/Amount.svelte';
+	import type { AboutCost } from '$core/advice/comparisons';
 	import type { Sharpness } from '$core/format/shot';
 	import { aboutOf, ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
 	import Choice from '../../shared/Choice.svelte';
@@ -14,9 +15,13 @@
 
 	const shot = $derived(plan.shot);
 	const object = $derived(objectOf(shot));
-	/** What it would cost: "f/5.6"; a cross where it cannot be had. */
+	/** What it would cost: "f/5.6"; a cross where it cannot be had. The last known keeps its place. */
+	let costs = $state.raw<readonly AboutCost[]>([]);
+	$effect(() => {
+		if (plan.aboutCosts.answer) costs = plan.aboutCosts.answer;
+	});
 	function costOf(about: About): string {
-		const result = plan.aboutCosts.answer?.find((one) => one.about === about)?.result;
+		const result = costs.find((one) => one.about === about)?.result;
 		if (!result || result.fNumber === null) return '';
 		return ` ${fStop(engraved(result.fNumber))}${result.feasible ? '' : ' ✗'}`;
 	}
