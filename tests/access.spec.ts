@@ -68,6 +68,7 @@ for (const look of ['day', 'night'] as const) {
 			await page.keyboard.press('Escape');
 
 			await app.goTo('Card');
+			await expect(page.locator('.settings')).toBeVisible();
 			await axe(page);
 			await page.getByRole('button', { name: 'Taken…' }).click();
 			await settled(page);

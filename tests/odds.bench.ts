@@ -1,10 +1,15 @@
 import { bench, describe } from 'vitest';
 import { addRows } from '$core/arrange/arrange';
 import { ASSUMED } from '$core/tables/spreads';
-import { OddsRun } from '$core/odds/odds';
+import { chanceOf } from '$core/odds/chanceOf';
+import { oddsOf, oddsOfAll } from '$core/odds/odds';
+import { study as studyBy } from '$core/study/study';
+import { solve as solveBy } from '$core/study/plan';
 import { defocusMm } from '$core/optics/blur';
 import { focusAt, vergenceError } from '$core/optics/focus';
 import { study, takeOf } from './support/solved';
+import { standsForS } from '$core/study/light';
+import { naiveSharpShare } from './support/naiveOdds';
 import { LENSES } from '$data/kit';
 import { shotOf } from './support/shots';
 
@@ -16,6 +21,11 @@ const shot = addRows(
 	{ counts: [10, 10, 10], rowGapM: 0.8, stepM: 0.3, spacingM: 0.3 },
 	8
 );
+const byOdds = {
+	...shot,
+	light: { mode: 'ambient' as const, ev100: 10 },
+	choices: { ...shot.choices, pickBy: 'odds' as const, shutterRule: 'computed' as const }
+};
 const take = takeOf(shot);
 const { scene, candidate } = take;
 
@@ -40,18 +50,18 @@ function naive(): number {
 	return keepers;
 }
 
-describe('20 000 frames of 30 people (budget: 0.5 s)', () => {
-	bench('as it is', () => {
-		const run = new OddsRun(take, 1, FRAMES, ASSUMED);
-		run.frames.draw(FRAMES);
-		run.odds();
+describe('every rung with 1000 frames of 30 people: odds, shutter, pick (budget: 8 ms)', () => {
+	bench('as it is', () => void studyBy(byOdds, chanceOf(ASSUMED)).pick);
+	bench('the whole plan, ladder and all', () => void solveBy(byOdds, chanceOf(ASSUMED)));
+	bench('every frame of every rung on its own', () => {
+		for (const rung of study(byOdds).rungs) naiveSharpShare(rung, standsForS(rung), 1000);
 	});
-	bench('the first estimate: 150 frames at every rung (budget: 50 ms)', () => {
-		for (const rung of study(shot).rungs) {
-			const run = new OddsRun(rung, 1, 150, ASSUMED);
-			run.frames.draw(150);
-			run.odds();
-		}
+});
+
+describe('20 000 frames of 30 people', () => {
+	bench('one rung', () => void oddsOf(take, FRAMES, 1, ASSUMED));
+	bench('the whole ladder (budget: 200 ms)', () => {
+		oddsOfAll(study(byOdds).rungs, FRAMES, 1, ASSUMED);
 	});
-	bench('with objects for every target of every frame', () => void naive());
+	bench('one rung with objects for every target of every frame', () => void naive());
 });

@@ -3,6 +3,8 @@ import { addRows } from '$core/arrange/arrange';
 import type { Shot } from '$core/format/shot';
 import { ladderOf } from '$core/optics/fNumber';
 import { adviceFor } from '$core/advice/advice';
+import { chanceOf } from '$core/odds/chanceOf';
+import { ASSUMED } from '$core/tables/spreads';
 import { candidatesOf, spotsOf } from '$core/study/candidates';
 import { widestThatHolds } from '$core/study/pick';
 import { lookAt } from '$core/study/scene';
@@ -13,6 +15,8 @@ import { LENSES } from '$data/kit';
 import { shotOf, thing } from './support/shots';
 
 /** What a plan costs, and what it would cost if nothing were shared. `npm run bench` */
+
+const chance = chanceOf(ASSUMED);
 
 /** People on steps, three rows, with two things behind them. */
 function group(people: number): Shot {
@@ -35,7 +39,7 @@ function everythingAnew(shot: Shot): void {
 	for (const fNumber of ladder) {
 		for (const spot of within) {
 			const scene = lookAt(shot);
-			const candidates = candidatesOf(scene, [spot]);
+			const candidates = candidatesOf(scene, [spot], chance);
 			widestThatHolds(scene, candidates, [fNumber]);
 			for (const candidate of candidates) intentsOf({ scene, candidate, fNumber });
 		}
@@ -47,7 +51,8 @@ function ratiosAnew(shot: Shot): void {
 	const scene = lookAt(shot);
 	const ladder = ladderOf(shot.lens, shot.camera.focalMm);
 	const { within } = spotsOf(scene);
-	for (const fNumber of ladder) widestThatHolds(scene, candidatesOf(scene, within), [fNumber]);
+	for (const fNumber of ladder)
+		widestThatHolds(scene, candidatesOf(scene, within, chance), [fNumber]);
 }
 
 describe('30 people, a kit of 32 ways', () => {

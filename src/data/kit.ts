@@ -34,6 +34,8 @@ const body = (
 	iso: [100, 12800],
 	syncSpeedS: 1 / 200,
 	fastestShutterS: 1 / 8000,
+	comfortIso: 6400,
+	stabiliserStops: 5,
 	...more
 });
 
@@ -59,23 +61,31 @@ export const BODIES = {
 	fullFrame24: body('Full-frame 24 MP', [36, 24], [6000, 4000]),
 	fullFrame45: body('Full-frame 45 MP', [36, 24], [8256, 5504], { iso: [64, 25600] }),
 	reflex24: body('Full-frame reflex 24 MP', [36, 24], [6016, 4016], {
-		focusGrid: FOCUS_GRIDS.sparse
+		focusGrid: FOCUS_GRIDS.sparse,
+		comfortIso: 1600,
+		stabiliserStops: 0
 	}),
 	medium50: body('Larger than full frame, 50 MP', [43.8, 32.9], [8256, 6192], {
 		focusGrid: FOCUS_GRIDS.coarse,
 		syncSpeedS: 1 / 125,
 		fastestShutterS: 1 / 4000
 	}),
-	crop26: body('1.5x crop 26 MP', [23.5, 15.6], [6240, 4160]),
+	crop26: body('1.5x crop 26 MP', [23.5, 15.6], [6240, 4160], { comfortIso: 3200 }),
 	crop24: body('1.6x crop 24 MP', [22.3, 14.9], [6000, 4000], {
 		focusGrid: FOCUS_GRIDS.coarse,
-		fastestShutterS: 1 / 4000
+		fastestShutterS: 1 / 4000,
+		comfortIso: 3200
 	}),
-	fourThirds20: body('Four-thirds 20 MP', [17.3, 13], [5184, 3888], { iso: [200, 6400] }),
+	fourThirds20: body('Four-thirds 20 MP', [17.3, 13], [5184, 3888], {
+		iso: [200, 6400],
+		comfortIso: 3200
+	}),
 	phone: body('Phone, main camera', [9.8, 7.3], [4080, 3060], {
 		focusGrid: FOCUS_GRIDS.touch,
 		iso: [50, 6400],
-		syncSpeedS: 1 / 60
+		syncSpeedS: 1 / 60,
+		comfortIso: 1600,
+		stabiliserStops: 0
 	})
 } as const satisfies Record<string, Body>;
 
@@ -89,5 +99,5 @@ export const LENSES = {
 	zoom2470: lens('24–70 mm f/2.8', [24, 70], [2.8, 2.8], 22, 0.38),
 	zoom70200: lens('70–200 mm f/2.8', [70, 200], [2.8, 2.8], 22, 1, 4),
 	zoom1855: lens('18–55 mm f/3.5–5.6', [18, 55], [3.5, 5.6], 22, 0.28, 3),
-	phone: lens('Phone lens f/1.8', [6.9, 6.9], [1.8, 1.8], 4, 0.12, 3)
+	phone: lens('Phone lens f/1.8', [6.9, 6.9], [1.8, 1.8], 1.8, 0.12, 3)
 } as const satisfies Record<string, Lens>;

@@ -21,6 +21,7 @@ export function person(name: string, place: Spot, more: Partial<Person> = {}): P
 		need: 'sharp',
 		keep: 'both-eyes',
 		motion: 'still',
+		depthSigmaM: 0,
 		...more
 	};
 }

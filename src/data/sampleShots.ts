@@ -49,8 +49,9 @@ export function shotOf(sketch: Omit<Sketch, 'at' | 'minutes' | 'where'>): Shot {
 		...(light ? { light } : {}),
 		choices: {
 			safetyStops: sketch.safetyStops ?? (people.length > 2 ? 1 : 1 / 3),
-			shutterRule: 1,
-			pickBy: 'widest'
+			shutterRule: 'computed',
+			pickBy: 'odds',
+			focusBy: 'point'
 		}
 	};
 }
@@ -155,7 +156,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 			person('Halina', [0, 1.3, 1.8], { need: 'key', turnDeg: 30, nodDeg: 5, keep: 'face' })
 		],
 		things: [thing('black cloth', [0, 1.3, 3.4], [3, 3], 2, 'dissolved', 'wall')],
-		light: { mode: 'flash', guideNumberM: 36, distanceM: 1.6, ambientEv100: 5 }
+		light: { mode: 'flash', guideNumberM: 36, distanceM: 1.6, ambientEv100: 5, leastPower: 1 / 128 }
 	},
 	{
 		title: 'The ring bearer and the terrier',

@@ -92,7 +92,7 @@ function factsOf({ plan, study }: Solution, odds: Odds | null, units: Units): Se
 			value: `${distance(focus?.fromSensorM ?? 0, units)} from the sensor mark${face}`
 		},
 		{ label: 'hold', value: supportWords(camera.support) },
-		{ label: 'focus', value: said('move-point', 'reframe', 'manual') },
+		{ label: 'focus', value: said('between', 'move-point', 'reframe', 'manual') },
 		{ label: 'mode', value: said('mode-single', 'mode-continuous') }
 	];
 	if (plan.feasible) {

@@ -58,6 +58,7 @@ export function exposureWords(exposure: Shown | null): string {
 
 /** What is wrong, in a word or two beside a number. */
 export const FLAG_WORDS: Readonly<Record<LightFlag, string>> = {
+	'iso-above-comfort': 'above what you like',
 	'iso-high': 'too dark',
 	'too-bright': 'too bright',
 	'too-slow': 'too slow',

@@ -38,6 +38,7 @@ const CAUSES: Readonly<Record<Cause, string>> = {
 	people: 'people sway or walk on',
 	motion: 'people move while the shutter is open',
 	shake: 'the camera shakes',
+	'wrong-place': 'the camera takes something else than you meant',
 	blinking: 'somebody blinks'
 };
 

@@ -48,6 +48,10 @@ const REASONS: Sayings = {
 	},
 	reframe: (one, { shot }) =>
 		`${unreached(one)}Lock on ${nameOf(shot, one)} with the middle point and turn only the wrists.`,
+	between: ({ leanM, planeM, ...lock }, { shot, units }) =>
+		leanM === null
+			? `No eye holds them all: focus between them by hand, ${distance(planeM, units)} away.`
+			: `No eye holds them all: lock on ${nameOf(shot, lock)}, then lean ${smallLength(Math.abs(leanM), units)} ${leanM > 0 ? 'forward' : 'back'}.`,
 	manual: (one, { shot }) => {
 		const spot = one.isSpot ? ` on ${nameOf(shot, one)}` : '';
 		return one.canReframe
@@ -75,12 +79,17 @@ const REASONS: Sayings = {
 			hands: `at ${Math.round(focalMm)} mm hands ask for it`,
 			motion: `${nameOfId(shot, personId)} moves`,
 			group: 'among three or more people somebody always moves',
-			anyone: 'nobody keeps quite still'
+			anyone: 'nobody keeps quite still',
+			frames: 'slower, and hands or people spoil more than one frame in twenty',
+			fixed: ''
 		}[why];
+		if (why === 'fixed') return `The shutter stays at ${shutterWords(shutterS)}, as you fixed it.`;
 		return `No slower than ${shutterWords(shutterS)}: ${because}.`;
 	},
+	'iso-above-comfort': ({ iso, comfortIso }) =>
+		`${isoWords(iso)} is above the ${isoWords(comfortIso)} that you like.`,
 	'iso-high': ({ iso, shortStops }) =>
-		`Too dark: it asks for ${isoWords(iso)}, ${stopsInWords(shortStops)} over this body’s highest. More light, or a steadier hold, or a wider opening.`,
+		`Too dark even at ${isoWords(iso)}, by ${stopsInWords(shortStops)}. More light, or a steadier hold, or a wider opening.`,
 	'too-bright': ({ shutterS, shortStops, isFlash }) =>
 		isFlash
 			? `The flash is ${stopsInWords(shortStops)} too strong even at its least: take it farther away, or stop down.`

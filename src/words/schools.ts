@@ -26,6 +26,7 @@ export const SCHOOLS: Readonly<Record<SchoolOf['school'] | ShutterSchool['school
 	widest: 'as wide as the lens goes',
 	'two-down': 'two stops down, for the lens’s best',
 	'three-down': 'three stops down, for the lens’s best',
+	computed: 'by what it spoils',
 	'one-over': 'one over the focal length',
 	'one-over-twice': 'one over twice the focal length',
 	album: 'a small print held in the hand',

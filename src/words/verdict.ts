@@ -44,13 +44,15 @@ export function verdictOf(solution: Solution, units: Units): Verdict {
 		...said(({ code }) => code !== 'room-light' && isFlag(plan, code)),
 		// how to focus, where it is not simply a point put there
 		...said(
-			({ code }) => code === focus.technique && code !== 'move-point' && focus.kind !== 'depth'
+			({ code }) =>
+				code === 'between' ||
+				(code === focus.technique && code !== 'move-point' && focus.kind !== 'depth')
 		),
 		perspectiveSentence(solution)
 	];
 	return {
 		focusOn:
-			focus.kind === 'depth'
+			focus.kind === 'depth' || (focus.kind === 'plane' && focus.technique === 'manual')
 				? `a plane ${distance(focus.depthM, units)} away`
 				: nameOf(shot, spotRef(focus)),
 		where: focus.personId ? whereWords(whereStands(scene.rows, focus.personId)) : '',

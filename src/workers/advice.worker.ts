@@ -3,7 +3,7 @@ import { aboutCosts, type AboutCost } from '$core/advice/comparisons';
 import { lensWays, type LensWay } from '$core/advice/lensWays';
 import { backRowNearerM, floorPlan, type FloorArea, type FloorPlan } from '$core/advice/standing';
 import type { Lens, Shot } from '$core/format/shot';
-import { byOdds } from '$core/odds/byOdds';
+import { chanceOf } from '$core/odds/chanceOf';
 import { study } from '$core/study/study';
 import type { Spreads } from '$core/tables/spreads';
 import { serve } from './protocol';
@@ -36,7 +36,7 @@ export type AdviceQuestions = {
 	};
 };
 
-const studyOf = ({ shot, spreads }: OfShot) => study(shot, byOdds(spreads));
+const studyOf = ({ shot, spreads }: OfShot) => study(shot, chanceOf(spreads));
 
 serve<AdviceQuestions>({
 	advice: (asked) => adviceFor(studyOf(asked), asked.lenses),

@@ -1,10 +1,10 @@
+import type { Take } from '$core/study/candidate';
 import type { Camera, Shot } from '$core/format/shot';
-import { byOdds } from '$core/odds/byOdds';
-import type { Handling } from '$core/odds/chances';
-import { OddsRun, oddsOf, type Odds } from '$core/odds/odds';
+import { chanceOf } from '$core/odds/chanceOf';
+import { oddsOf, oddsOfAll, type Odds, type Otherwise } from '$core/odds/odds';
+import { standsForS } from '$core/study/light';
 import { stopsBetween } from '$core/optics/fNumber';
 import { study, type Study } from '$core/study/study';
-import type { Take } from '$core/study/take';
 import type { Spreads } from '$core/tables/spreads';
 import { serve } from './protocol';
 
@@ -56,30 +56,31 @@ export type OddsQuestions = {
 /** The same everywhere, so that the same shot has the same odds. */
 const SEED = 1;
 /** Frames of each round: the first is there at once. */
-const ROUNDS = [150, 1000, 5000] as const;
+const ROUNDS = [1000, 5000] as const;
 const DETAIL_FRAMES = 2000;
 
 serve<OddsQuestions>({
 	async table({ shot, spreads }, { tell, breathe }) {
 		const last = ROUNDS.at(-1) as number;
-		const { rungs } = study(shot, byOdds(spreads));
-		const runs = rungs.map((take) => ({ take, run: new OddsRun(take, SEED, last, spreads) }));
-		const known = (frames: number): OddsTable => ({
-			rungs: runs.map(({ take, run }) => ({ fNumberExact: take.fNumber, odds: run.odds() })),
-			progress: frames / last
-		});
-		for (const frames of ROUNDS) {
-			for (const { run } of runs) {
-				run.frames.draw(frames - run.frames.count);
-				await breathe();
-			}
-			if (frames < last) tell(known(frames));
+		const { rungs } = study(shot, chanceOf(spreads));
+		const known = (frames: number): OddsTable => {
+			const all = oddsOfAll(rungs, frames, SEED, spreads);
+			return {
+				rungs: rungs.map(({ fNumber }, i) => ({ fNumberExact: fNumber, odds: all[i] as Odds })),
+				progress: frames / last
+			};
+		};
+		let table = known(ROUNDS[0]);
+		for (const frames of ROUNDS.slice(1)) {
+			tell(table);
+			await breathe();
+			table = known(frames);
 		}
-		return known(last);
+		return table;
 	},
 
 	details({ shot, spreads }) {
-		const studied = study(shot, byOdds(spreads));
+		const studied = study(shot, chanceOf(spreads));
 		const { taken } = studied;
 		if (!taken) return { helps: [], supports: [] };
 		return {
@@ -89,10 +90,11 @@ serve<OddsQuestions>({
 	}
 });
 
-function helpsFor({ shot, rungs }: Study, taken: Take, spreads: Spreads): Help[] {
-	const share = (handling: Handling, take = taken) =>
-		oddsOf(take, DETAIL_FRAMES, SEED, spreads, handling).share;
-	const { shutterS } = new OddsRun(taken, SEED, 0, spreads).chances;
+function helpsFor(studied: Study, taken: Take, spreads: Spreads): Help[] {
+	const { shot, rungs } = studied;
+	const share = (otherwise: Otherwise, take: Take | null = taken) =>
+		take ? oddsOf(take, DETAIL_FRAMES, SEED, spreads, otherwise).share : 0;
+	const shutterS = standsForS(taken);
 	const supports = (['braced', 'kneeling', 'monopod', 'tripod'] as const).filter(
 		(support) => support !== shot.camera.support
 	);
@@ -100,7 +102,10 @@ function helpsFor({ shot, rungs }: Study, taken: Take, spreads: Spreads): Help[]
 		({ fNumber }) => Math.abs(stopsBetween(taken.fNumber, fNumber) - 1) < 0.1
 	);
 	return [
-		...supports.map((support) => ({ kind: support, share: share({ support, shutterS }) })),
+		...supports.map((support) => ({
+			kind: support,
+			share: share({ shutterS }, heldBy(studied, support).at(taken.fNumber))
+		})),
 		{ kind: 'faster-shutter', share: share({ shutterS: shutterS / 2 }) },
 		{ kind: 'single-focusing', share: share({ mode: 'single' }) },
 		{ kind: 'continuous-focusing', share: share({ mode: 'continuous' }) },
@@ -108,10 +113,15 @@ function helpsFor({ shot, rungs }: Study, taken: Take, spreads: Spreads): Help[]
 	];
 }
 
-function bySupport({ shot, rungs }: Study, spreads: Spreads): OddsDetails['supports'] {
-	const supports = [...new Set([shot.camera.support, 'braced', 'tripod'] as const)];
+const heldBy = (studied: Study, support: Camera['support']): Study =>
+	studied.another({ ...studied.shot, camera: { ...studied.shot.camera, support } });
+
+function bySupport(studied: Study, spreads: Spreads): OddsDetails['supports'] {
+	const supports = [...new Set([studied.shot.camera.support, 'braced', 'tripod'] as const)];
 	return supports.map((support) => ({
 		support,
-		shares: rungs.map((take) => oddsOf(take, DETAIL_FRAMES / 4, SEED, spreads, { support }).share)
+		shares: oddsOfAll(heldBy(studied, support).rungs, DETAIL_FRAMES, SEED, spreads).map(
+			({ share }) => share
+		)
 	}));
 }

@@ -1,6 +1,14 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { test as base } from './browser';
 
+/** What has not moved for so many frames has come to rest. */
+const RESTING_FRAMES = 4;
+
+/** Lets so many frames be drawn; runs in the page. */
+async function frames(count: number): Promise<void> {
+	for (let i = 0; i < count; i++) await new Promise(requestAnimationFrame);
+}
+
 /** The app as a photographer meets it. */
 export class App {
 	constructor(readonly page: Page) {}
@@ -100,11 +108,19 @@ export class App {
 		await expect(this.page.locator('.app')).toHaveAttribute('data-saved', 'true');
 	}
 
-	/** The middle of a part of the stage that is drawn with a text, on the page. */
+	/** The middle of a part of the stage, on the page, once it has come to rest. */
 	async middleOf(part: Locator): Promise<{ x: number; y: number }> {
-		const box = await part.boundingBox();
-		if (!box) throw new Error('not on the page');
-		return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+		const middle = async () => {
+			const box = await part.boundingBox();
+			if (!box) throw new Error('not on the page');
+			return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+		};
+		for (let before = await middle(); ;) {
+			await this.page.evaluate(frames, RESTING_FRAMES);
+			const now = await middle();
+			if (now.x === before.x && now.y === before.y) return now;
+			before = now;
+		}
 	}
 
 	async drag(from: { x: number; y: number }, by: { x: number; y: number }): Promise<void> {

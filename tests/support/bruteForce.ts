@@ -210,13 +210,37 @@ export function bruteForce(shot: Shot, tolerance: number) {
 		const n = 2 ** (i / 6);
 		if (n >= 0.97 * widest && n <= 1.03 * shot.lens.smallestFNumber) ladder.push(n);
 	}
-	const pairs = ladder.flatMap((n) =>
-		candidates.map((candidate) => {
-			const s = planeOf(candidate);
-			const keys = targets.filter(({ isKey }) => isKey);
-			return { n, s, candidate, worst: worst(s, n), key: Math.max(1, worst(s, n, keys)) };
-		})
-	);
+	const keys = targets.filter(({ isKey }) => isKey);
+	const pairsOf = (places: readonly { s: number; candidate: Point }[]) =>
+		ladder.flatMap((n) =>
+			places.map(({ s, candidate }) => ({
+				n,
+				s,
+				candidate,
+				worst: worst(s, n),
+				key: Math.max(1, worst(s, n, keys))
+			}))
+		);
+	const depths = targets.map(planeOf);
+	const free =
+		targets.length > 0
+			? leastAt((s) => worst(s, 1), Math.min(...depths) * 0.999, Math.max(...depths) * 1.001)
+			: null;
+	const own = pairsOf(candidates.map((candidate) => ({ s: planeOf(candidate), candidate })));
+	const { closestFocusM, smallestFNumber } = shot.lens;
+	const isBetween =
+		own.every((pair) => pair.worst > 1) &&
+		free !== null &&
+		free >= closestFocusM &&
+		worst(free, 1) <= smallestFNumber;
+	/** What one locks on before leaning: the near eye or thing nearest in depth to the plane. */
+	const lock = [
+		...seen.flatMap(({ near, points }) => (near && points.length > 0 ? [near] : [])),
+		...sharpThings
+	]
+		.filter(({ seen: [, , depth] }) => depth >= closestFocusM)
+		.toSorted((a, b) => Math.abs(a.seen[2] - (free ?? 0)) - Math.abs(b.seen[2] - (free ?? 0)))[0];
+	const pairs = isBetween && lock ? pairsOf([{ s: free, candidate: lock }]) : own;
 	const margin = 2 ** (shot.choices.safetyStops / 2);
 	const ok = [margin, 1]
 		.map((m) => pairs.filter((pair) => pair.worst * m <= 1))
@@ -234,10 +258,14 @@ export function bruteForce(shot: Shot, tolerance: number) {
 				Number(b.candidate.isKey) - Number(a.candidate.isKey) ||
 				offCentre(a.candidate) - offCentre(b.candidate)
 		)[0];
-	const depths = targets.map(planeOf);
-	const free =
-		targets.length > 0
-			? leastAt((s) => worst(s, 1), Math.min(...depths) * 0.999, Math.max(...depths) * 1.001)
-			: null;
-	return { targets, pick: pick ?? null, feasible: ok !== undefined, ladder, pairs, free, worst };
+	return {
+		targets,
+		pick: pick ?? null,
+		feasible: ok !== undefined,
+		isBetween,
+		ladder,
+		pairs,
+		free,
+		worst
+	};
 }

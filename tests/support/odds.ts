@@ -1,5 +1,4 @@
-import type { Handling } from '$core/odds/chances';
-import { oddsOf } from '$core/odds/odds';
+import { oddsOf, type Otherwise } from '$core/odds/odds';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
 import { takeOf } from './solved';
 import { shotOf, type Sketch } from './shots';
@@ -11,9 +10,9 @@ export const FRAMES = 20_000;
 export function odds(
 	sketch: Sketch,
 	spreads: Spreads = ASSUMED,
-	handling: Handling = {},
+	otherwise: Otherwise = {},
 	seed = 1
 ) {
 	const take = takeOf(shotOf(sketch));
-	return { ...oddsOf(take, FRAMES, seed, spreads, handling), take };
+	return { ...oddsOf(take, FRAMES, seed, spreads, otherwise), take };
 }

@@ -46,7 +46,7 @@ export interface Sketch {
 	readonly camera?: Partial<Shot['camera']>;
 	readonly sharpness?: Shot['sharpness'];
 	readonly choices?: Partial<Shot['choices']>;
-	readonly light?: Shot['light'];
+	readonly light?: ShotInput['light'];
 }
 
 /** The shot as one would write it in a file: 50 mm on full frame, held level at eye height. */

@@ -67,7 +67,10 @@ describe('advice', () => {
 
 	it('keeps its promise with other hands than the assumed, picked by odds', () => {
 		const spreads: Spreads = { ...ASSUMED, handheldMm: 40, shake: 1.5 };
-		const byOdds: Shot = { ...rows(), choices: { safetyStops: 0, shutterRule: 1, pickBy: 'odds' } };
+		const byOdds: Shot = {
+			...rows(),
+			choices: { safetyStops: 0, shutterRule: 1, pickBy: 'odds', focusBy: 'point' }
+		};
 		const all = adviceFor(byOdds, kit, spreads);
 		expect(all.length).toBeGreaterThan(0);
 		for (const advice of all) {

@@ -64,8 +64,8 @@ function goalFor(now: Prospect): Goal {
 	return (after) =>
 		after.feasible &&
 		keepsAll(after) &&
-		after.intents.met >= now.intents.met &&
-		stopsGained(now, after) >= WORTH_STOPS;
+		stopsGained(now, after) >= WORTH_STOPS &&
+		after.intents.met >= now.intents.met;
 }
 
 /** The smallest size of a move that is enough, rounded up to one that can be told; null when none is. */

@@ -1,3 +1,4 @@
+import type { Take } from '../study/candidate';
 import { ABOUTS, withAbout, type About } from '../arrange/about';
 import type { Shot } from '../format/shot';
 import type { Exposure } from '../light/exposure';
@@ -5,7 +6,7 @@ import { CHILDREN_S, GROUP_PREFERRED_S, GROUP_S, handsFloor } from '../light/shu
 import { engraved, stopsBetween, widestFNumber } from '../optics/fNumber';
 import { exposureAt, exposureOf } from '../study/light';
 import type { Study } from '../study/study';
-import { failingPeople, faceRatios, type Take } from '../study/take';
+import { failingPeople, faceRatios } from '../study/take';
 import { prospectOf, prospectWith } from './prospect';
 
 /** One shot beside the same shot done otherwise: what the picture is about, and the schools. */
@@ -64,7 +65,10 @@ export type SchoolOf =
 			readonly question: 'how-wide';
 			readonly school: 'all-sharp' | 'widest' | 'two-down' | 'three-down';
 	  }
-	| { readonly question: 'shutter'; readonly school: 'one-over' | 'one-over-twice' }
+	| {
+			readonly question: 'shutter';
+			readonly school: 'computed' | 'one-over' | 'one-over-twice';
+	  }
 	| { readonly question: 'sharp'; readonly school: 'album' | 'screen' | 'pixel' }
 	| { readonly question: 'surface'; readonly school: 'flat' | 'shell' }
 	| { readonly question: 'gives'; readonly school: 'iso-rises' | 'iso-lowest' };
@@ -111,11 +115,11 @@ export function schoolResults(study: Study): SchoolResult[] {
 		howWide('widest', 0),
 		howWide('two-down', 2),
 		howWide('three-down', 3),
-		...([1, 2] as const).map((shutterRule) =>
+		...SHUTTER_SCHOOLS.map(({ rule, school }) =>
 			entry(
-				{ question: 'shutter', school: shutterRule === 1 ? 'one-over' : 'one-over-twice' },
-				choosing({ shutterRule }),
-				choices.shutterRule === shutterRule
+				{ question: 'shutter', school },
+				choosing({ shutterRule: rule }),
+				choices.shutterRule === rule
 			)
 		),
 		...(['album', 'screen', 'pixel'] as const).map((standard) =>
@@ -145,6 +149,12 @@ export function schoolResults(study: Study): SchoolResult[] {
 	];
 }
 
+const SHUTTER_SCHOOLS = [
+	{ rule: 'computed', school: 'computed' },
+	{ rule: 1, school: 'one-over' },
+	{ rule: 2, school: 'one-over-twice' }
+] as const;
+
 /** What a school of the shutter asks for here, and the ISO that goes with it. */
 export interface ShutterSchool {
 	readonly school: 'one-over' | 'one-over-twice' | 'group' | 'group-better' | 'children';
@@ -165,6 +175,7 @@ export function shutterSchools({ scene: { shot }, fNumber }: Take): ShutterSchoo
 	return schools.flatMap(({ school, shutterS }) => {
 		if (shutterS === null) return [];
 		const hands = { why: 'hands' as const, shutterS, personId: null };
-		return [{ school, shutterS, exposure: exposureAt(shot, fNumber, { hands, people: null }) }];
+		const slowest = { by: 'custom', floors: { hands, people: null } } as const;
+		return [{ school, shutterS, exposure: exposureAt(shot, fNumber, slowest) }];
 	});
 }

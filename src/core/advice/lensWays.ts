@@ -1,3 +1,4 @@
+import type { Take } from '../study/candidate';
 import type { Camera, Lens, Shot } from '../format/shot';
 import type { Exposure } from '../light/exposure';
 import { widestFNumber } from '../optics/fNumber';
@@ -7,7 +8,7 @@ import { backgroundWidthM } from '../arrange/edges';
 import { groundDistanceM, pivotOf, sameFraming } from '../arrange/standpoint';
 import { exposureOf } from '../study/light';
 import type { Study } from '../study/study';
-import { failingPeople, type Take } from '../study/take';
+import { failingPeople } from '../study/take';
 import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect';
 
 /** Ways to take the same framing: each lens of the kit from the place it needs. */

@@ -1,22 +1,41 @@
+import type { Take } from '../study/candidate';
 import type { Shot } from '../format/shot';
 import { stopsBetween } from '../optics/fNumber';
 import type { Study } from '../study/study';
-import { intentsOf, isFeasible, type Intents, type Take } from '../study/take';
+import { intentsOf, isFeasible, wantedThings, type Intents } from '../study/take';
 
-/** What comes of a shot in short: enough to compare it with another, without its whole plan. */
-export interface Prospect {
+/**
+ * What comes of a shot in short: enough to compare it with another, without its whole plan. Most of
+ * what is compared is dropped for what is known at once, so the pick waits until it is asked for.
+ */
+export class Prospect {
 	readonly study: Study;
-	readonly take: Take;
-	readonly feasible: boolean;
-	readonly intents: Intents;
+
+	/** @param study with something to focus on and something that should be sharp */
+	constructor(study: Study) {
+		this.study = study;
+	}
+
+	get take(): Take {
+		const { taken } = this.study;
+		if (!taken) throw new Error('nothing to focus on');
+		return taken;
+	}
+
+	get feasible(): boolean {
+		const { shot, holds } = this.study;
+		return shot.choices.fNumberExact === undefined ? holds : isFeasible(this.take);
+	}
+
+	get intents(): Intents {
+		const { scene } = this.study;
+		return wantedThings(scene).length === 0 ? { met: 0, of: 0 } : intentsOf(this.take);
+	}
 }
 
 /** @returns null when there is nothing to focus on, or nothing that should be sharp is seen */
-export function prospectOf(study: Study): Prospect | null {
-	if (study.scene.targets.length === 0) return null;
-	const { taken } = study;
-	return taken && { study, take: taken, feasible: isFeasible(taken), intents: intentsOf(taken) };
-}
+export const prospectOf = (study: Study): Prospect | null =>
+	study.scene.targets.length > 0 && study.candidates.length > 0 ? new Prospect(study) : null;
 
 /** The prospect of another shot, looked at in the same way. */
 export const prospectWith = (study: Study, shot: Shot): Prospect | null =>

@@ -49,7 +49,8 @@ function newcomer(number: number, eyeMidpoint: Vec3, build: Build = 'adult'): Pe
 		leanDeg: 0,
 		need: 'sharp',
 		keep: 'both-eyes',
-		motion: 'still'
+		motion: 'still',
+		depthSigmaM: 0
 	};
 }
 

@@ -84,7 +84,7 @@ describe('reading a shot', () => {
 		['lens.focalMm', [200, 70], 'the short end of the zoom must come first'],
 		['lens.focalMm', [50], 'the focal length must be a list of two numbers'],
 		['lens.widestFNumber', [0.5, 0.5], null],
-		['lens.smallestFNumber', 3, 'the smallest aperture must lie between 4 and 64'],
+		['lens.smallestFNumber', 65, 'the smallest aperture must lie between 0.7 and 64'],
 		[
 			'lens',
 			{ ...valid().lens, widestFNumber: [8, 8], smallestFNumber: 5 },
@@ -126,7 +126,7 @@ describe('reading a shot', () => {
 			'the focus must name a person, a thing or a depth, and nothing else'
 		],
 		['choices.safetyStops', 3, 'the margin must lie between 0 and 2 stops'],
-		['choices.shutterRule', 3, 'the shutter rule must be 1 or 2'],
+		['choices.shutterRule', 3, 'the shutter rule must be 1, 2 or computed'],
 		['version', 0, 'this version of the shot file is not known here'],
 		['people', 'everyone', 'the people must be a list']
 	])('%s: %j', (path, value, message) => {

@@ -15,6 +15,7 @@ export const CAUSES = [
 	'people',
 	'motion',
 	'shake',
+	'wrong-place',
 	'blinking'
 ] as const;
 /** What spoilt a frame; `depth` when it would have failed without any accident. */
@@ -59,6 +60,7 @@ export const OddsSchema = z.strictObject({
 	seed: z.int(),
 	frames: z.int(),
 	...share,
+	sharpShare: z.number().describe('share of frames sharp, blinks left aside'),
 	toTake: z.int().nullable().describe('frames for 95% certainty of one keeper; null for none'),
 	people: z.array(z.strictObject({ personId: z.string(), ...share })),
 	causes: z.array(z.strictObject({ cause: z.enum(CAUSES), share: z.number() })),

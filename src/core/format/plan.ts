@@ -13,7 +13,8 @@ const State = z.enum(['sharp', 'marginal', 'soft']);
 
 /**
  * What is wrong with an exposure:
- * - `iso-high` the ISO needed is over the body's highest
+ * - `iso-above-comfort` more ISO than the photographer likes (marked only)
+ * - `iso-high` the ISO needed is over the body's highest, or at the highest half the frames are lost
  * - `too-bright` the shutter needed is faster than the fastest, or the flash too strong at its least
  * - `too-slow` with the ISO held, the shutter is slower than hands and people allow
  * - `no-power` the flash cannot give that much
@@ -21,6 +22,7 @@ const State = z.enum(['sharp', 'marginal', 'soft']);
  * - `room-light` the light of the room shows beside the flash (marked only)
  */
 const LIGHT_FLAGS = [
+	'iso-above-comfort',
 	'iso-high',
 	'too-bright',
 	'too-slow',
@@ -39,7 +41,9 @@ const ExposureSchema = z.strictObject({
 });
 
 const FocusSchema = z.strictObject({
-	kind: z.enum(['eye', 'landmark', 'thing', 'depth']),
+	kind: z
+		.enum(['eye', 'landmark', 'thing', 'depth', 'plane'])
+		.describe('plane: between; person or thing and landmark say what to lock on'),
 	personId: z.string().nullable(),
 	thingId: z.string().nullable(),
 	eye: z.enum(['left', 'right']).nullable().describe('the person’s own left or right'),
@@ -54,7 +58,8 @@ const FocusSchema = z.strictObject({
 		.strictObject({ column: z.int(), row: z.int() })
 		.nullable()
 		.describe('nearest focus point, from 0 at the top left of the body; null if none reaches'),
-	technique: z.enum(TECHNIQUES),
+	technique: z.enum([...TECHNIQUES, 'lean']),
+	leanM: z.number().nullable().describe('after locking on, forward positive'),
 	reframeErrorM: z.number().describe('how far behind the spot locking and reframing would focus')
 });
 
@@ -92,7 +97,8 @@ const RungSchema = z.strictObject({
 	shutterS: z.number().nullable().describe('null while nothing is known of the light'),
 	iso: z.number().nullable(),
 	flags: z.array(LightFlagSchema),
-	feasible: z.boolean()
+	feasible: z.boolean(),
+	sharpShare: z.number().nullable().describe('share of frames sharp, blinks left aside')
 });
 
 const FreePlaneSchema = z.strictObject({

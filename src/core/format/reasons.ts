@@ -49,6 +49,11 @@ const FOCUS = [
 		rows: z.int(),
 		isUpright: z.boolean()
 	}),
+	said('focus', 'between', {
+		...spot,
+		leanM: metres.nullable().describe('forward positive; null when too far to lean'),
+		planeM: metres
+	}),
 	said('focus', 'reframe', { ...spot, hasPoint: z.boolean() }),
 	said('focus', 'manual', {
 		...spot,
@@ -81,10 +86,11 @@ const IN_FRAME = [
 const LIGHT = [
 	said('light', 'shutter', {
 		shutterS: z.number(),
-		why: z.enum(['hands', 'motion', 'group', 'anyone']),
+		why: z.enum(['hands', 'motion', 'group', 'anyone', 'frames', 'fixed']),
 		personId: z.string().optional(),
 		focalMm: z.number()
 	}),
+	said('light', 'iso-above-comfort', { iso: z.number(), comfortIso: z.number() }),
 	said('light', 'iso-high', { iso: z.number(), shortStops: stops }),
 	said('light', 'too-bright', { shutterS: z.number(), shortStops: stops, isFlash: z.boolean() }),
 	said('light', 'too-slow', { shutterS: z.number(), shortStops: stops }),

@@ -12,6 +12,14 @@ const INTENTS = ['sharp', 'readable', 'recognisable', 'dissolved', 'any'] as con
 const LOOKS = ['bars', 'lights', 'foliage', 'wall', 'window', 'object', 'crowd'] as const;
 const SUPPORTS = ['handheld', 'braced', 'kneeling', 'monopod', 'tripod'] as const;
 export const TECHNIQUES = ['move-point', 'reframe', 'manual'] as const;
+const FOCUS_BY = [
+	'point',
+	'eye-found',
+	'area',
+	'whole-frame',
+	'hand-magnified',
+	'hand-finder'
+] as const;
 
 /** Bounds that more than the schema needs to know. */
 export const LIMITS = {
@@ -64,8 +72,17 @@ export const BodySchema = record('the body', {
 		.refine(([lowest, highest]) => lowest <= highest, 'the lowest ISO must not exceed the highest')
 		.default([100, 12800]),
 	syncSpeedS: number('the flash sync speed', 1 / 8000, 1, 's').default(1 / 200),
-	fastestShutterS: number('the fastest shutter', 1 / 128_000, 1, 's').default(1 / 8000)
-});
+	fastestShutterS: number('the fastest shutter', 1 / 128_000, 1, 's').default(1 / 8000),
+	comfortIso: number('the highest ISO you like', 1, 10_000_000).optional(),
+	stabiliserStops: number('the body’s stabiliser', 0, 8, 'stops').default(0)
+}).refine(
+	({ comfortIso, iso: [lowest, highest] }) =>
+		comfortIso === undefined || (comfortIso >= lowest && comfortIso <= highest),
+	{
+		path: ['comfortIso'],
+		message: 'the highest ISO you like must lie within what the body has'
+	}
+);
 
 const widest = number('the widest f-number', 0.7, 32);
 
@@ -76,7 +93,7 @@ export const LensSchema = record('the lens', {
 		'the short end of the zoom must come first'
 	),
 	widestFNumber: pair('the widest f-number', widest),
-	smallestFNumber: number('the smallest aperture', 4, 64),
+	smallestFNumber: number('the smallest aperture', 0.7, 64),
 	closestFocusM: length('the closest focus', 0.05, 10, 'm'),
 	fieldBend: number('the bend of the focus surface', -1, 1).default(0),
 	stabiliserStops: number('the stabiliser', 0, 8, 'stops').default(0),
@@ -112,7 +129,9 @@ const PersonSchema = record('this person', {
 	row: whole('the row', -1000, 1000).optional(),
 	need: oneOf('how sharp this person must be', NEEDS).default('sharp'),
 	keep: oneOf('what to keep sharp of this person', KEEPS).default('both-eyes'),
-	motion: oneOf('how this person moves', MOTIONS).default('still')
+	motion: oneOf('how this person moves', MOTIONS).default('still'),
+	/** How far off the depth may be: its spread. */
+	depthSigmaM: length('how far off the distance may be', 0, 5, 'm').default(0)
 });
 
 const ThingSchema = record('this thing', {
@@ -157,7 +176,8 @@ const LightSchema = z.discriminatedUnion(
 			mode: z.literal('flash'),
 			guideNumberM: length('the guide number', 0.5, 500, 'm'),
 			distanceM: length('the distance of the flash', 0.05, 500, 'm'),
-			ambientEv100: number('the EV of the room', -20, 30)
+			ambientEv100: number('the EV of the room', -20, 30),
+			leastPower: number('the flash’s least power', 1 / 1024, 1).default(1 / 128)
 		})
 	],
 	{ error: () => 'the light must be ambient or flash' }
@@ -180,17 +200,21 @@ const ChoicesSchema = record('the choices', {
 	fNumberExact: number('the f-number', 0.5, 90).optional(),
 	safetyStops: number('the margin', 0, 2, 'stops').default(1 / 3),
 	shutterRule: z
-		.union([z.literal(1), z.literal(2)], { error: () => 'the shutter rule must be 1 or 2' })
+		.union([z.literal(1), z.literal(2), z.literal('computed')], {
+			error: () => 'the shutter rule must be 1, 2 or computed'
+		})
 		.default(1),
-	/**
-	 * `widest`: the widest f-number that holds everyone with the margin. `odds`: among those that lose no
-	 * intent, the widest with which at least half of all frames are keepers, else the best share.
-	 */
+	/** A shutter that is fixed; the ISO follows. */
+	shutterS: number('the shutter', 1 / 32_000, 30, 's').optional(),
+	/** How the pick is made. */
 	pickBy: oneOf('how the pick is made', ['widest', 'odds'])
 		.default('widest')
 		.describe(
-			'widest: the widest f-number that holds everyone with the margin; odds: among those that lose no intent, the widest with which at least half of all frames are keepers, else the best share'
+			'widest: the widest f-number that holds everyone with the margin; odds: the widest that is sharp in nearly as many frames as the best'
 		),
+	/** How nearly, by odds; without it the more people, the surer. */
+	sureness: number('how sure', 0.5, 0.99).optional(),
+	focusBy: oneOf('who chooses the focus point', FOCUS_BY).default('point'),
 	/** What the ISO does: rises from the lowest, or stays at a value. Without: rises, but not with flash. */
 	isoRule: z
 		.union([z.literal('rises'), number('the ISO', 1, 10_000_000)], {
@@ -204,7 +228,8 @@ const ChoicesSchema = record('the choices', {
 const NO_CHOICES: z.infer<typeof ChoicesSchema> = {
 	safetyStops: 1 / 3,
 	shutterRule: 1,
-	pickBy: 'widest'
+	pickBy: 'widest',
+	focusBy: 'point'
 };
 
 export const ShotSchema = record('the shot', {
@@ -225,6 +250,17 @@ export const ShotSchema = record('the shot', {
 	.refine(({ camera, lens }) => within(camera.focalMm, lens.focalMm), {
 		path: ['camera', 'focalMm'],
 		message: 'the focal length used must lie within the lens’s own range'
+	})
+	.superRefine(({ body, choices: { shutterS, isoRule } }, context) => {
+		if (shutterS !== undefined && shutterS < body.fastestShutterS * (1 - 1e-9)) {
+			const message = 'the shutter must not be faster than the body’s fastest';
+			context.addIssue({ code: 'custom', path: ['choices', 'shutterS'], message });
+		}
+		const [lowest, highest] = body.iso;
+		if (typeof isoRule === 'number' && (isoRule < lowest || isoRule > highest)) {
+			const message = `the ISO must lie between the body’s ${lowest} and ${highest}`;
+			context.addIssue({ code: 'custom', path: ['choices', 'isoRule'], message });
+		}
 	})
 	.superRefine(({ people, things, choices }, context) => {
 		const seen = new Set<string>();
@@ -267,5 +303,4 @@ export type Thing = Shot['things'][number];
 export type Sharpness = Shot['sharpness'];
 export type Need = Person['need'];
 export type Keep = Person['keep'];
-export type Technique = (typeof TECHNIQUES)[number];
 export type FocusChoice = NonNullable<Shot['choices']['focus']>;

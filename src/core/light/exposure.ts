@@ -6,7 +6,7 @@ import { ev100Of, isoFor, shutterFor } from './ev';
 
 /** Whether a rung with these flags is passed over while another will do. */
 export const isRuledOut = (flags: readonly LightFlag[]): boolean =>
-	flags.some((flag) => flag !== 'room-light');
+	flags.some((flag) => flag !== 'room-light' && flag !== 'iso-above-comfort');
 
 export interface Exposure {
 	readonly shutterS: number;
@@ -69,41 +69,123 @@ export function ambientExposure(
 	};
 }
 
-/** Least share of its power that a flash gives. Common practice, no source. */
-const LEAST_POWER = 1 / 128;
-/** From here on a test frame without flash is black, and the flash freezes people, stops. */
-export const BLACK_STOPS = 5;
+/**
+ * Ambient light by the frames that a shutter spoils: the ISO is given away first, up to what the
+ * photographer likes; then the shutter as slow as loses a quarter of the frames, and only then ISO
+ * beyond that.
+ *
+ * @param limits shutters that spoil few and some of the frames, s, and the share that another spoils
+ */
+export function computedExposure(
+	body: Pick<Body, 'iso' | 'fastestShutterS' | 'comfortIso'>,
+	ev100: number,
+	fNumber: number,
+	limits: {
+		readonly fewS: number;
+		readonly someS: number;
+		lossAt(shutterS: number): number;
+	},
+	choice: IsoChoice
+): Exposure {
+	const [lowest, highest] = body.iso;
+	const comfort = comfortIsoOf(body);
+	const isoAllowing = (shutterS: number) => thirdStopsUp(lowest, isoFor(ev100, fNumber, shutterS));
+	const shutterAt = (iso: number) => shutterFor(ev100, fNumber, iso);
+	const isHeld = typeof choice === 'number';
+	const liked = isHeld ? choice : Math.min(comfort, isoAllowing(limits.fewS));
+	const losesMuch = limits.lossAt(shutterAt(liked)) > MUCH_LOST;
+	const iso =
+		isHeld || !losesMuch || liked < comfort ? liked : Math.min(highest, isoAllowing(limits.someS));
+	const shutterS = shutterAt(iso);
+	const loss = limits.lossAt(shutterS);
+	const isTooBright = shutterS < body.fastestShutterS * (1 - 1e-9);
+	const isAtItsEnd = !isHeld && iso >= highest * (1 - 1e-9) && loss > HALF;
+	const isTooSlow = isHeld && loss > MUCH_LOST;
+	const flags: LightFlag[] = [
+		...(iso > comfort * (1 + 1e-9) ? (['iso-above-comfort'] as const) : []),
+		...(isAtItsEnd ? (['iso-high'] as const) : []),
+		...(isTooBright ? (['too-bright'] as const) : []),
+		...(isTooSlow ? (['too-slow'] as const) : [])
+	];
+	return {
+		shutterS,
+		iso,
+		flashPower: null,
+		flags,
+		shortStops: isTooBright
+			? Math.log2(body.fastestShutterS / shutterS)
+			: isAtItsEnd || isTooSlow
+				? Math.log2(shutterS / limits.someS)
+				: 0,
+		roomBelowStops: null
+	};
+}
+
+/** Shares of the frames whose loss asks for more ISO than is liked, and rules a rung out. */
+const MUCH_LOST = 0.25;
+const HALF = 0.5;
+
+/** Ambient light with the shutter fixed: the ISO follows exactly. */
+export function fixedExposure(
+	body: Pick<Body, 'iso' | 'comfortIso'>,
+	ev100: number,
+	fNumber: number,
+	shutterS: number
+): Exposure {
+	const [lowest, highest] = body.iso;
+	const iso = isoFor(ev100, fNumber, shutterS);
+	const isTooBright = iso < lowest * (1 - 1e-9);
+	const isTooHigh = iso > highest * (1 + 1e-9);
+	return {
+		shutterS,
+		iso,
+		flashPower: null,
+		flags: [
+			...(iso > comfortIsoOf(body) * (1 + 1e-9) ? (['iso-above-comfort'] as const) : []),
+			...(isTooHigh ? (['iso-high'] as const) : []),
+			...(isTooBright ? (['too-bright'] as const) : [])
+		],
+		shortStops: isTooBright ? Math.log2(lowest / iso) : isTooHigh ? Math.log2(iso / highest) : 0,
+		roomBelowStops: null
+	};
+}
+
+/** The highest ISO the photographer likes to use: unless said otherwise 3200, or the body's highest. */
+export const comfortIsoOf = ({ comfortIso, iso }: Pick<Body, 'iso' | 'comfortIso'>): number =>
+	comfortIso ?? Math.min(3200, iso[1]);
 
 /**
- * Flash: N = GN sqrt(power x ISO/100) / distance, power in third stops, at the sync speed. The ISO
- * stays at the body's lowest unless it may rise or is held elsewhere. Source: the guide number's
- * definition, ISO 1230 (from memory).
- *
- * @param floors slowest shutters that hands, and that people, allow, s
+ * Flash: N = GN sqrt(power x ISO/100) / distance, power in third stops, at the sync speed or the
+ * shutter that is fixed. The ISO stays at the body's lowest unless it may rise or is held elsewhere.
+ * Source: the guide number's definition, ISO 1230 (from memory).
  */
 export function flashExposure(
 	body: Pick<Body, 'iso' | 'syncSpeedS'>,
 	light: Extract<NonNullable<Shot['light']>, { mode: 'flash' }>,
 	fNumber: number,
-	floors: { readonly handsS: number; readonly peopleS: number },
-	choice: IsoChoice
+	choices: {
+		readonly isoRule: IsoChoice;
+		readonly shutterS: number | undefined;
+		/** Whether a shutter, s, is too slow with the room so many stops below the flash. */
+		isTooSlow(shutterS: number, roomBelowStops: number): boolean;
+	}
 ): Exposure {
 	const [lowest, highest] = body.iso;
 	const atIso100 = ((fNumber * light.distanceM) / light.guideNumberM) ** 2;
 	const iso =
-		typeof choice === 'number'
-			? choice
-			: choice === 'rises'
+		typeof choices.isoRule === 'number'
+			? choices.isoRule
+			: choices.isoRule === 'rises'
 				? Math.min(highest, thirdStopsUp(lowest, 100 * atIso100))
 				: lowest;
 	const needed = atIso100 / (iso / 100);
 	const thirds = Math.ceil(3 * Math.log2(needed) - 1e-9);
 	const hasNoPower = thirds > 0;
-	const isTooStrong = thirds < 3 * Math.log2(LEAST_POWER);
-	const flashPower = Math.min(1, Math.max(LEAST_POWER, 2 ** (thirds / 3)));
-	const shutterS = body.syncSpeedS;
+	const isTooStrong = thirds < 3 * Math.log2(light.leastPower) - 1e-9;
+	const flashPower = Math.min(1, Math.max(light.leastPower, 2 ** (thirds / 3)));
+	const shutterS = choices.shutterS ?? body.syncSpeedS;
+	const isOutOfSync = shutterS < body.syncSpeedS * (1 - 1e-9);
 	const below = ev100Of({ fNumber, shutterS, iso }) - light.ambientEv100;
-	const floorS = below >= BLACK_STOPS ? floors.handsS : Math.min(floors.handsS, floors.peopleS);
 	return {
 		shutterS,
 		iso,
@@ -111,10 +193,17 @@ export function flashExposure(
 		flags: [
 			...(hasNoPower ? (['no-power'] as const) : []),
 			...(isTooStrong ? (['too-bright'] as const) : []),
-			...(shutterS > floorS * (1 + 1e-9) ? (['sync'] as const) : []),
+			...(isOutOfSync || choices.isTooSlow(shutterS, below) ? (['sync'] as const) : []),
 			...(below < BLACK_STOPS ? (['room-light'] as const) : [])
 		],
-		shortStops: hasNoPower ? Math.log2(needed) : isTooStrong ? Math.log2(LEAST_POWER / needed) : 0,
+		shortStops: hasNoPower
+			? Math.log2(needed)
+			: isTooStrong
+				? Math.log2(light.leastPower / needed)
+				: 0,
 		roomBelowStops: below
 	};
 }
+
+/** From here on a test frame without flash is black, and the flash freezes people, stops. */
+export const BLACK_STOPS = 5;

@@ -1,16 +1,24 @@
 import fc from 'fast-check';
+import type { Body } from '../format/shot';
 import { describe, expect, it } from 'vitest';
 import { BODIES, LENSES } from '$data/kit';
 import { ahead, person, planOf, shotOf } from '$tests/support/shots';
 import { engravedIso, engravedShutter } from './dials';
 import { LIGHT_WORDS, powerWords, shutterWords } from '$words/light';
 import { ev100Of, isoFor, shutterFor } from './ev';
+import { exposureAt } from '../study/light';
 import { ambientExposure, flashExposure } from './exposure';
 import { handsFloor, motionFloor } from './shutterFloor';
 
 const body = BODIES.fullFrame24;
-const flash = { mode: 'flash', guideNumberM: 36, distanceM: 3, ambientEv100: 5 } as const;
-const still = { handsS: 1 / 60, peopleS: 1 / 30 };
+const flash = {
+	mode: 'flash',
+	guideNumberM: 36,
+	distanceM: 3,
+	ambientEv100: 5,
+	leastPower: 1 / 128
+} as const;
+const steady = { isoRule: undefined, shutterS: undefined, isTooSlow: () => false };
 
 describe('exposure value', () => {
 	it.each([
@@ -51,8 +59,13 @@ describe('exposure value', () => {
 });
 
 describe('the slowest shutter', () => {
-	const hands = (focalMm: number, rule: 1 | 2, stabiliserStops = 0, from = body) =>
-		handsFloor(from, { stabiliserStops }, { focalMm, support: 'handheld' }, rule) as number;
+	const hands = (focalMm: number, rule: 1 | 2, stabiliserStops = 0, from: Body = body) =>
+		handsFloor(
+			{ ...from, stabiliserStops: 0 },
+			{ stabiliserStops },
+			{ focalMm, support: 'handheld' },
+			rule
+		) as number;
 
 	it.each([
 		// the reciprocal rule and its stricter form: common practice, no source
@@ -133,48 +146,46 @@ describe('ambient light', () => {
 describe('flash', () => {
 	it('guide number: f/11 at 3.27 m with GN 36 and full power (ISO 1230, from memory)', () => {
 		const at = { ...flash, distanceM: 36 / 11 };
-		expect(flashExposure(body, at, 11, still, undefined).flashPower).toBe(1);
+		expect(flashExposure(body, at, 11, steady).flashPower).toBe(1);
 	});
 
 	it('inverse square: twice as far asks for two stops more power, so does twice the f-number', () => {
 		const power = (distanceM: number, fNumber: number) =>
-			flashExposure(body, { ...flash, distanceM }, fNumber, still, undefined).flashPower as number;
+			flashExposure(body, { ...flash, distanceM }, fNumber, steady).flashPower as number;
 		expect(power(2, 4) / power(1, 4)).toBeCloseTo(4, 9);
 		expect(power(1, 8) / power(1, 4)).toBeCloseTo(4, 9);
 	});
 
 	it('out of power: says by how much, unless the ISO may rise', () => {
 		const far = { ...flash, distanceM: 9 };
-		const short = flashExposure(body, far, 8, still, undefined);
+		const short = flashExposure(body, far, 8, steady);
 		expect(short.flags).toContain('no-power');
 		expect(short.shortStops).toBeCloseTo(2, 9);
-		const raised = flashExposure(body, far, 8, still, 'rises');
+		const raised = flashExposure(body, far, 8, { ...steady, isoRule: 'rises' });
 		expect(raised).toMatchObject({ flashPower: 1 });
 		expect(raised.iso).toBeCloseTo(400, 6);
 		expect(raised.flags).not.toContain('no-power');
 	});
 
 	it('five stops below the flash the room is black and people are frozen', () => {
+		const floor = (why: 'hands' | 'motion', shutterS: number) => ({
+			why,
+			shutterS,
+			personId: null
+		});
+		const floors = { hands: floor('hands', 1 / 60), people: floor('motion', 1 / 500) };
+		const at = (ambientEv100: number) =>
+			exposureAt(shotOf({ body, light: { ...flash, ambientEv100 } }), 2 ** 2.5, {
+				by: 'custom',
+				floors
+			});
 		// EV 5 at f/5.6 and 1/200: log2(32 x 200) - 5 = 7.6 stops below
-		const dark = flashExposure(
-			body,
-			flash,
-			2 ** 2.5,
-			{ handsS: 1 / 60, peopleS: 1 / 500 },
-			undefined
-		);
-		expect(dark.flags).toEqual([]);
-		expect(dark.roomBelowStops).toBeCloseTo(Math.log2(6400) - 5, 9);
+		const dark = at(5);
+		expect(dark?.flags).toEqual([]);
+		expect(dark?.roomBelowStops).toBeCloseTo(Math.log2(6400) - 5, 9);
 		// in a bright room the same people ask for a shutter that the flash does not allow
-		const bright = { ...flash, ambientEv100: 9 };
-		const lit = flashExposure(
-			body,
-			bright,
-			2 ** 2.5,
-			{ handsS: 1 / 60, peopleS: 1 / 500 },
-			undefined
-		);
-		expect(lit.flags).toEqual(['sync', 'room-light']);
+		const lit = at(9);
+		expect(lit?.flags).toEqual(['sync', 'room-light']);
 	});
 });
 

@@ -14,7 +14,7 @@ export interface Floor {
 }
 
 /** Speed across the frame, mm/s in the scene. Round values, common practice, no source. */
-export const SPEED_MM_PER_S: Readonly<Record<Person['motion'], number>> = {
+const SPEED_MM_PER_S: Readonly<Record<Person['motion'], number>> = {
 	still: 20,
 	restless: 200,
 	walking: 250
@@ -34,17 +34,23 @@ const GROUP_FROM = 3;
  * @param rule q: 1 for one over the focal length, 2 for one over twice
  * @returns null when there is no limit
  *
- * @example handsFloor({ sensor: fullFrame }, { stabiliserStops: 0 }, { focalMm: 85, support: 'handheld' }, 1) // 1/85
+ * @example handsFloor({ sensor: fullFrame, stabiliserStops: 0 }, { stabiliserStops: 0 }, { focalMm: 85, support: 'handheld' }, 1) // 1/85
  */
 export function handsFloor(
-	{ sensor }: Pick<Body, 'sensor'>,
-	{ stabiliserStops }: Pick<Lens, 'stabiliserStops'>,
+	body: Pick<Body, 'sensor' | 'stabiliserStops'>,
+	lens: Pick<Lens, 'stabiliserStops'>,
 	{ focalMm, support }: Pick<Camera, 'focalMm' | 'support'>,
 	rule: 1 | 2
 ): number | null {
 	if (support === 'tripod') return null;
-	return 2 ** stabiliserStops / (rule * focalMm * cropFactor(sensor));
+	return 2 ** stabilisedStops(body, lens) / (rule * focalMm * cropFactor(body.sensor));
 }
+
+/** What steadies the picture: the larger of the body's and the lens's stops. */
+export const stabilisedStops = (
+	body: Pick<Body, 'stabiliserStops'>,
+	lens: Pick<Lens, 'stabiliserStops'>
+): number => Math.max(body.stabiliserStops, lens.stabiliserStops);
 
 /** Somebody who may move while the shutter is open. */
 export interface Mover {

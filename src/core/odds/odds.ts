@@ -1,10 +1,16 @@
+import type { Take } from '../study/candidate';
+import { CAUSES, type Cause } from '../format/odds';
+import { defocusMm } from '../optics/blur';
+import { bendFactor, vergenceOfImage } from '../optics/focus';
+import { vergence } from '../optics/vergence';
+import { standsForS } from '../study/light';
 import type { Landmark } from '../tables/landmarks';
-import type { Take } from '../study/take';
 import type { Spreads } from '../tables/spreads';
 import { framesFor95, wilson, type Interval } from './certainty';
-import { chancesOf, type Chances, type Handling } from './chances';
-import { CAUSES, type Cause } from '../format/odds';
-import { Frames, type Accidents } from './frames';
+import { imageOf, type Handling } from './conditions';
+import { drawsOf } from './draws';
+import type { Accidents, FrameSet } from './frameSet';
+import { FrameSets } from './frameSets';
 
 /** The odds of a plan: how many frames are keepers, and what spoils the others. */
 
@@ -14,6 +20,8 @@ export interface Share extends Interval {
 
 export interface Odds extends Share {
 	readonly frames: number;
+	/** Share of the frames that are sharp, blinks left aside. */
+	readonly sharpShare: number;
 	/** Frames to take to be 95% sure of one keeper; null when there is none. */
 	readonly toTake: number | null;
 	/** For each person: how often sharp with open eyes. */
@@ -30,65 +38,19 @@ export interface Odds extends Share {
 	} | null;
 }
 
+/** What is done otherwise than the plan has it. */
+export interface Otherwise {
+	readonly mode?: Handling['mode'];
+	readonly shutterS?: number;
+}
+
 const shareOf = (hits: number, of: number): Share => ({
 	share: of === 0 ? 0 : hits / of,
 	...wilson(hits, of)
 });
 
-/** A run of frames of a take, to be drawn bit by bit. */
-export class OddsRun {
-	readonly #take: Take;
-	readonly chances: Chances;
-	readonly frames: Frames;
-
-	constructor(
-		take: Take,
-		seed: number,
-		capacity: number,
-		spreads: Spreads,
-		handling: Handling = {}
-	) {
-		this.#take = take;
-		this.chances = chancesOf(take, spreads, handling);
-		this.frames = new Frames(this.chances, seed, capacity);
-	}
-
-	/** What the frames drawn so far say. */
-	odds(): Odds {
-		const { frames, chances } = this;
-		const { count } = frames;
-		const all = shareOf(frames.keepers, count);
-		const causes = CAUSES.map((cause, i) => ({
-			cause,
-			share: count === 0 ? 0 : (frames.spoilt[i] as number) / count
-		}));
-		const misses = [...frames.targetMisses];
-		const most = misses.indexOf(Math.max(...misses));
-		const target = this.#take.scene.targets[most];
-		return {
-			...all,
-			frames: count,
-			toTake: framesFor95(all.share),
-			people: chances.personIds.map((personId, i) => ({
-				personId,
-				...shareOf(frames.personHits[i] as number, count)
-			})),
-			causes: causes.filter(({ share }) => share > 0).sort((a, b) => b.share - a.share),
-			hardest:
-				target && (misses[most] as number) > 0
-					? {
-							personId: target.personId,
-							thingId: target.thingId,
-							landmark: target.landmark,
-							missed: (misses[most] as number) / count
-						}
-					: null
-		};
-	}
-}
-
 /**
- * The odds of a take in one go.
+ * The odds of a take.
  *
  * @param seed the same one gives the same numbers everywhere
  */
@@ -97,35 +59,148 @@ export function oddsOf(
 	frames: number,
 	seed: number,
 	spreads: Spreads,
-	handling: Handling = {}
+	{ mode, shutterS = standsForS(take) }: Otherwise = {}
 ): Odds {
-	const run = new OddsRun(take, seed, frames, spreads, handling);
-	run.frames.draw(frames);
-	return run.odds();
+	const sets = new FrameSets(spreads, () => drawsOf(seed, frames));
+	return countedOf(take, sets.of(take, mode), shutterS);
+}
+
+/** The odds of several takes of one study: frames of the same focus are drawn once. */
+export function oddsOfAll(
+	takes: readonly Take[],
+	frames: number,
+	seed: number,
+	spreads: Spreads
+): Odds[] {
+	const sets = new FrameSets(spreads, () => drawsOf(seed, frames));
+	return takes.map((take) => countedOf(take, sets.of(take), standsForS(take)));
+}
+
+/** Looks at every frame. */
+function countedOf({ scene, fNumber }: Take, set: FrameSet, shutterS: number): Odds {
+	const { people, targets } = set.conditions;
+	const misses = new Uint32Array(targets.length);
+	const hits = new Uint32Array(people.length);
+	const spoilt = new Uint32Array(CAUSES.length);
+	const isMissed = new Uint8Array(people.length);
+	let sharp = 0;
+	let keepers = 0;
+	const blame = (cause: Cause) => {
+		const i = CAUSES.indexOf(cause);
+		spoilt[i] = (spoilt[i] as number) + 1;
+	};
+	for (let frame = 0; frame < set.frames; frame++) {
+		isMissed.fill(0);
+		let worst = 1;
+		let worstTarget = -1;
+		for (let i = 0; i < targets.length; i++) {
+			const excess = set.excess(frame, i, fNumber, shutterS);
+			if (excess <= 1) continue;
+			misses[i] = (misses[i] as number) + 1;
+			const owner = targets[i]?.owner ?? -1;
+			if (owner >= 0) isMissed[owner] = 1;
+			if (excess > worst) [worst, worstTarget] = [excess, i];
+		}
+		const isWrong = set.isWrong(frame);
+		for (let i = 0; i < people.length; i++) {
+			if (!isWrong && isMissed[i] === 0 && !set.isShut(frame, i)) hits[i] = (hits[i] as number) + 1;
+		}
+		const isSharp = !isWrong && worstTarget < 0;
+		if (isSharp) sharp += 1;
+		if (isWrong) blame('wrong-place');
+		else if (worstTarget >= 0) blame(causeAt(set, frame, worstTarget, fNumber, shutterS));
+		else if (set.hasBlink(frame)) blame('blinking');
+		else keepers += 1;
+	}
+	const { frames } = set;
+	const all = shareOf(keepers, frames);
+	const most = misses.indexOf(Math.max(...misses));
+	const hardest = scene.targets[most];
+	const missed = (misses[most] ?? 0) / frames;
+	return {
+		...all,
+		frames,
+		sharpShare: sharp / frames,
+		toTake: framesFor95(all.share),
+		people: people.map(({ personId }, i) => ({ personId, ...shareOf(hits[i] as number, frames) })),
+		causes: CAUSES.map((cause, i) => ({ cause, share: (spoilt[i] as number) / frames }))
+			.filter(({ share }) => share > 0)
+			.sort((a, b) => b.share - a.share),
+		hardest:
+			hardest && missed > 0
+				? {
+						personId: hardest.personId,
+						thingId: hardest.thingId,
+						landmark: hardest.landmark,
+						missed
+					}
+				: null
+	};
+}
+
+/** What weighs most at a target that failed; the depth when it fails without any accident. */
+function causeAt(
+	set: FrameSet,
+	frame: number,
+	target: number,
+	fNumber: number,
+	shutterS: number
+): Cause {
+	const { conditions } = set;
+	const { focalMm, plannedM, planeM, targets } = conditions;
+	const { depthM, asideM, owner, allowedMm } = targets[target] as (typeof targets)[number];
+	const accidents = set.accidents(frame);
+	const discMm = (atM: number, imageMm: number): number => {
+		const bend = bendFactor(conditions.fieldBend, atM / Math.hypot(atM, asideM));
+		const plane = vergenceOfImage(focalMm, imageMm) / bend;
+		const lens = { focalMm, imageDistanceMm: imageMm };
+		return defocusMm(lens, fNumber, Math.abs(vergence(atM) - plane));
+	};
+	const plannedMm = imageOf(conditions, plannedM);
+	const planned = discMm(depthM, plannedMm);
+	if (planned > allowedMm) return 'depth';
+	const off = (atM: number, imageMm: number) => Math.abs(discMm(atM, imageMm) - planned);
+	const movedM = owner < 0 ? 0 : (accidents.personM[owner] as number);
+	const speed = owner < 0 ? 0 : (accidents.speedMmPerS[owner] as number);
+	const focusedMm = imageOf(conditions, planeM);
+	const weights: readonly (readonly [Cause, number])[] = [
+		['camera', off(depthM - accidents.cameraM, plannedMm)],
+		['people', off(depthM + movedM, plannedMm)],
+		['focusing', off(depthM, plannedMm + accidents.imageMm - focusedMm)],
+		['reframing', off(depthM, focusedMm)],
+		['motion', (shutterS * speed * accidents.imageMm) / (1000 * depthM)],
+		['shake', shutterS * accidents.shakeMmPerS]
+	];
+	return weights.reduce((most, one) => (one[1] > most[1] ? one : most))[0];
 }
 
 /** How bad the frame is that the likely bad one stands for: nine in ten are better. */
 const WORST_TENTH = 0.9;
 
-/**
- * The very accidents of the frame at the worst tenth.
- *
- * @returns copies: the frames are drawn once more up to it
- */
+/** The very accidents of the frame at the worst tenth of those that were focused where they should. */
 export function likelyBadFrame(
 	take: Take,
 	frames: number,
 	seed: number,
 	spreads: Spreads
-): { readonly accidents: Accidents; readonly personIds: readonly string[] } | null {
-	const run = new OddsRun(take, seed, frames, spreads);
-	run.frames.draw(frames);
-	const order = Array.from(run.frames.worst.keys()).sort(
-		(a, b) => (run.frames.worst[a] as number) - (run.frames.worst[b] as number)
+): {
+	readonly accidents: Accidents;
+	readonly personIds: readonly string[];
+	readonly shutterS: number;
+} {
+	const set = new FrameSets(spreads, () => drawsOf(seed, frames)).of(take);
+	const shutterS = standsForS(take);
+	const { targets, people } = set.conditions;
+	const worst = Array.from({ length: frames }, (_, frame) =>
+		Math.max(...targets.map((_target, i) => set.excess(frame, i, take.fNumber, shutterS)))
 	);
-	const index = order[Math.min(frames - 1, Math.floor(WORST_TENTH * frames))];
-	if (index === undefined) return null;
-	const again = new OddsRun(take, seed, frames, spreads);
-	again.frames.draw(index + 1);
-	return { accidents: again.frames.accidents, personIds: again.chances.personIds };
+	const order = [...worst.keys()]
+		.filter((frame) => !set.isWrong(frame))
+		.sort((a, b) => (worst[a] as number) - (worst[b] as number));
+	const frame = order[Math.floor(WORST_TENTH * (order.length - 1))] ?? 0;
+	return {
+		accidents: set.accidents(frame),
+		personIds: people.map(({ personId }) => personId),
+		shutterS
+	};
 }

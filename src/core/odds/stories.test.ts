@@ -2,10 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { LENSES } from '$data/kit';
 import { odds } from '$tests/support/odds';
 import { ahead, person, shotOf, type Sketch } from '$tests/support/shots';
-import type { Lens } from '../format/shot';
+import type { Camera, Lens } from '../format/shot';
 import { solve, study } from '$tests/support/solved';
-import type { Handling } from './chances';
-import { oddsOf } from './odds';
 import { ASSUMED } from '../tables/spreads';
 
 /** What beats what: common practice, no source. */
@@ -56,8 +54,9 @@ describe('stories', () => {
 
 	it('85 mm by hand at 1/60: a tripod beats kneeling beats leaning beats the hand', () => {
 		const sketch = portrait(4, { people: [ahead('p', 2)] });
-		const held = (support: Handling['support']) =>
-			odds(sketch, ASSUMED, { ...(support ? { support } : {}), shutterS: 1 / 60 }).share;
+		const held = (support: Camera['support']) =>
+			odds({ ...sketch, camera: { ...sketch.camera, support } }, ASSUMED, { shutterS: 1 / 60 })
+				.share;
 		const [tripod, kneeling, braced, hand] = (
 			['tripod', 'kneeling', 'braced', 'handheld'] as const
 		).map(held) as [number, number, number, number];
@@ -89,30 +88,44 @@ describe('choosing by odds', () => {
 		people: [-0.9, -0.3, 0.3, 0.9].map((x, i) => person(`${i}`, [x, 1.6, 2.6 + 0.2 * (i % 2)])),
 		light: { mode: 'ambient', ev100: 11 }
 	};
-	const shares = (sketch: Sketch) => {
-		const { rungs, pick } = study(
-			shotOf({ ...sketch, choices: { ...sketch.choices, pickBy: 'odds' } })
-		);
+	const sharp = (sketch: Sketch, more: Sketch['choices'] = {}) => {
+		const choices = {
+			...sketch.choices,
+			pickBy: 'odds',
+			shutterRule: 'computed',
+			...more
+		} as const;
+		const { rungs, pick } = study(shotOf({ ...sketch, choices }));
 		const all = rungs.map((take) => ({
 			fNumber: take.fNumber,
-			share: oddsOf(take, 400, 1, ASSUMED).share
+			share: take.candidate.chance.sharpShare(take)
 		}));
 		return { all, picked: pick?.fNumber };
 	};
 
-	it('takes the widest with which at least half of the frames are keepers', () => {
-		const { all, picked } = shares(group);
-		expect(all[0]?.share).toBeLessThan(0.5);
-		expect(picked).toBe(all.find(({ share }) => share >= 0.5)?.fNumber);
+	it.each([
+		[0.7, 'the wide end'],
+		[undefined, 'nine in ten of the best, among three to nine people'],
+		[0.95, 'the sure end']
+	] as const)('sureness %s takes the widest that is sure enough: %s', (sureness, _) => {
+		const { all, picked } = sharp(group, sureness === undefined ? {} : { sureness });
+		const best = Math.max(...all.map(({ share }) => share));
+		const wanted = all.find(({ share }) => share >= (sureness ?? 0.9) * best);
+		expect(picked).toBe(wanted?.fNumber);
 	});
 
-	it('else the best share', () => {
-		// the ISO held in a dark room: stopping down costs more by shake than it gains in depth
-		const light = { mode: 'ambient', ev100: 3 } as const;
-		const { all, picked } = shares({ ...group, light, choices: { isoRule: 400 } });
-		expect(all.every(({ share }) => share < 0.5)).toBe(true);
-		const best = Math.max(...all.map(({ share }) => share));
-		expect(picked).toBe(all.find(({ share }) => share === best)?.fNumber);
+	it('surer is never wider', () => {
+		const picks = [0.5, 0.6, 0.7, 0.8, 0.9, 0.99].map(
+			(sureness) => sharp(group, { sureness }).picked as number
+		);
+		expect(picks).toEqual(picks.toSorted((a, b) => a - b));
+		expect(picks.at(-1)).toBeGreaterThan(picks[0] as number);
+	});
+
+	it('a rung that is too bright is passed over', () => {
+		const light = { mode: 'ambient', ev100: 15 } as const;
+		const one = { people: [ahead('p', 2, { keep: 'near-eye' })], light } as const;
+		expect(sharp(one).picked).toBeGreaterThan(2);
 	});
 
 	it('a fixed f-number stays', () => {

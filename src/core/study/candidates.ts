@@ -5,36 +5,8 @@ import { defocusAt } from '../optics/blur';
 import { widestFNumber } from '../optics/fNumber';
 import { focusAt, planeThrough, type FocusedOptic } from '../optics/focus';
 import { offCentreMm, seenFrom, type CameraPoint } from '../geometry/camera';
+import type { Candidate, Chance, JudgedTarget, Spot } from './candidate';
 import { isMeantSharp, type Scene, type Target } from './scene';
-
-/** Something to focus on. */
-export interface Spot {
-	readonly kind: 'eye' | 'landmark' | 'thing' | 'depth';
-	readonly personId: string | null;
-	readonly thingId: string | null;
-	readonly landmark: Landmark | null;
-	readonly seen: CameraPoint;
-	readonly planeM: number;
-	readonly isKey: boolean;
-}
-
-/** A spot with the lens focused on it, and what that does to every target at f/1. */
-export interface Candidate extends Spot {
-	readonly focus: FocusedOptic;
-	readonly offCentreMm: number;
-	/** Every target with its ratio at f/1; at f/N it is N times smaller. */
-	readonly judged: readonly JudgedTarget[];
-	readonly worstAtF1: number;
-	/** The worst among the targets of `key` people; 0 when there are none. */
-	readonly keyWorstAtF1: number;
-}
-
-/** A target and what a focus does to it. */
-interface JudgedTarget {
-	readonly target: Target;
-	/** Defocus over what is allowed, at f/1: also the f-number at which the target is just sharp. */
-	readonly ratioAtF1: number;
-}
 
 /**
  * What the lens may be focused on: what the user fixed, else the near eye of everyone who must be
@@ -51,7 +23,7 @@ export function spotsOf(scene: Scene): { within: Spot[]; tooClose: Spot[] } {
 }
 
 /** Focuses on each spot and works out the ratio of every target. */
-export function candidatesOf(scene: Scene, spots: readonly Spot[]): Candidate[] {
+export function candidatesOf(scene: Scene, spots: readonly Spot[], chance: Chance): Candidate[] {
 	return spots.map((spot) => {
 		const focus = focusAt(scene.optic, spot.planeM);
 		const judged = scene.targets.map((target) => ({
@@ -64,7 +36,8 @@ export function candidatesOf(scene: Scene, spots: readonly Spot[]): Candidate[] 
 			offCentreMm: offCentreMm(scene.pose, spot.seen),
 			judged,
 			worstAtF1: worstOf(judged),
-			keyWorstAtF1: worstOf(judged.filter(({ target }) => target.isKey))
+			keyWorstAtF1: worstOf(judged.filter(({ target }) => target.isKey)),
+			chance
 		};
 	});
 }
@@ -143,7 +116,8 @@ function faceSpot(scene: Scene, { person }: Sighting, landmark: Landmark, seen: 
 		landmark,
 		seen,
 		planeM: planeThrough(scene.optic, seen.depthM, seen.cosOffAxis),
-		isKey: person.need === 'key'
+		isKey: person.need === 'key',
+		leanM: null
 	};
 }
 
@@ -155,7 +129,8 @@ function thingSpot(scene: Scene, thingId: string, seen: CameraPoint): Spot {
 		landmark: null,
 		seen,
 		planeM: planeThrough(scene.optic, seen.depthM, seen.cosOffAxis),
-		isKey: false
+		isKey: false,
+		leanM: null
 	};
 }
 
@@ -168,6 +143,7 @@ function depthSpot(depthM: number): Spot {
 		landmark: null,
 		seen: { depthM, rightM: 0, upM: 0, distanceM: depthM, cosOffAxis: 1 },
 		planeM: depthM,
-		isKey: false
+		isKey: false,
+		leanM: null
 	};
 }

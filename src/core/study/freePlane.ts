@@ -1,8 +1,9 @@
+import type { Candidate } from './candidate';
 import type { FreePlane } from '../format/plan';
 import { bendFactor, focusAt } from '../optics/focus';
 import { stopsBetween } from '../optics/fNumber';
 import { vergence } from '../optics/vergence';
-import { fNumberNeeded, worstWideOpen, type Candidate } from './candidates';
+import { fNumberNeeded, worstWideOpen } from './candidates';
 import type { Scene } from './scene';
 
 /**

@@ -1,24 +1,23 @@
+import type { Take } from './candidate';
 import type { Rung } from '../format/plan';
 import { engraved } from '../optics/fNumber';
-import type { Candidate } from './candidates';
-import { exposureAt, floorsOf, NO_FLOORS } from './light';
-import type { Scene } from './scene';
-import { faceRatios, isDiffracted, isFeasible, thingResults, worstRatio, type Take } from './take';
+import { exposureOf } from './light';
+import type { Study } from './study';
+import { faceRatios, isDiffracted, isFeasible, thingResults, worstRatio } from './take';
 
-/** Every f-number of the lens with its best candidate: the one with the lowest worst ratio. */
-export function rungsOf(
-	scene: Scene,
-	candidates: readonly Candidate[],
-	ladder: readonly number[]
-): Rung[] {
+/**
+ * Every f-number of the lens: what its best candidate holds, the one with the lowest worst ratio, and
+ * how the take that would be picked there is exposed and fares.
+ */
+export function rungsOf({ scene, candidates, rungs }: Study): Rung[] {
 	const [first, ...rest] = candidates;
 	if (!first) return [];
 	const best = rest.reduce((a, b) => (b.worstAtF1 < a.worstAtF1 ? b : a), first);
-	const floors = scene.shot.light ? floorsOf(scene, best.focus) : NO_FLOORS;
-	return ladder.map((fNumber) => {
+	return rungs.map((taken) => {
+		const { fNumber } = taken;
 		const take: Take = { scene, candidate: best, fNumber };
 		const faces = [...faceRatios(take).values()];
-		const exposure = exposureAt(scene.shot, fNumber, floors);
+		const exposure = exposureOf(taken);
 		const met = thingResults(take).map((thing) => thing.met);
 		return {
 			fNumber: engraved(fNumber),
@@ -33,7 +32,8 @@ export function rungsOf(
 			shutterS: exposure?.shutterS ?? null,
 			iso: exposure?.iso ?? null,
 			flags: [...(exposure?.flags ?? [])],
-			feasible: isFeasible(take)
+			feasible: isFeasible(take),
+			sharpShare: scene.targets.length > 0 ? taken.candidate.chance.sharpShare(taken) : null
 		};
 	});
 }

@@ -1,7 +1,10 @@
+import type { ShutterLimits, Take } from './candidate';
 import type { Shot } from '../format/shot';
 import {
 	ambientExposure,
 	BLACK_STOPS,
+	computedExposure,
+	fixedExposure,
 	flashExposure,
 	isRuledOut,
 	type Exposure
@@ -15,7 +18,6 @@ import {
 } from '../light/shutterFloor';
 import type { FocusedOptic } from '../optics/focus';
 import type { Scene } from './scene';
-import type { Take } from './take';
 
 /** The light on a scene, as far as the solver needs it. */
 
@@ -34,17 +36,16 @@ function moversOf({ targets, sightings, toleranceMm }: Scene): Mover[] {
 	});
 }
 
-/** What limits the shutter of a shot, for a focus. */
+/** What limits the shutter of a shot by the customs of the trade, for a focus. */
 export interface Floors {
 	readonly hands: Floor | null;
 	readonly people: Floor | null;
 }
 
-export const NO_FLOORS: Floors = { hands: null, people: null };
-
 export function floorsOf(scene: Scene, focus: FocusedOptic): Floors {
 	const { body, lens, camera, choices } = scene.shot;
-	const handsS = handsFloor(body, lens, camera, choices.shutterRule);
+	const rule = choices.shutterRule === 2 ? 2 : 1;
+	const handsS = handsFloor(body, lens, camera, rule);
 	return {
 		hands: handsS === null ? null : { why: 'hands', shutterS: handsS, personId: null },
 		people: bindingFloor(peopleFloors(moversOf(scene), focus.imageDistanceMm))
@@ -56,36 +57,92 @@ export function floorOf({ hands, people }: Floors): Floor | null {
 	return bindingFloor([hands, people].flatMap((floor) => floor ?? []));
 }
 
+/** How slow the shutter may be: by custom, or by the frames that it would spoil. */
+export type Slowest =
+	{ readonly by: 'custom'; readonly floors: Floors } | ({ readonly by: 'frames' } & ShutterLimits);
+
+export function slowestOf(take: Take): Slowest {
+	const { scene, candidate } = take;
+	return scene.shot.choices.shutterRule === 'computed'
+		? { by: 'frames', ...candidate.chance.shutterLimits(take) }
+		: { by: 'custom', floors: floorsOf(scene, candidate.focus) };
+}
+
 /** Shutter, ISO and power at an f-number; null while nothing is known of the light. */
 export function exposureAt(
 	{ body, light, choices }: Shot,
 	fNumber: number,
-	floors: Floors
+	slowest: Slowest
 ): Exposure | null {
 	if (!light) return null;
-	const handsS = floors.hands?.shutterS ?? Infinity;
-	const peopleS = floors.people?.shutterS ?? Infinity;
-	return light.mode === 'ambient'
-		? ambientExposure(body, light.ev100, fNumber, Math.min(handsS, peopleS), choices.isoRule)
-		: flashExposure(body, light, fNumber, { handsS, peopleS }, choices.isoRule);
+	const { isoRule, shutterS } = choices;
+	if (light.mode === 'flash') {
+		return flashExposure(body, light, fNumber, { isoRule, shutterS, isTooSlow: tooSlow(slowest) });
+	}
+	if (shutterS !== undefined) return fixedExposure(body, light.ev100, fNumber, shutterS);
+	if (slowest.by === 'frames') {
+		return computedExposure(body, light.ev100, fNumber, slowest, isoRule);
+	}
+	const floorS = floorOf(slowest.floors)?.shutterS ?? Infinity;
+	return ambientExposure(body, light.ev100, fNumber, floorS, isoRule);
 }
 
-/** Shutter, ISO and power of a take. */
-export const exposureOf = ({ scene, candidate, fNumber }: Take): Exposure | null =>
-	exposureAt(scene.shot, fNumber, floorsOf(scene, candidate.focus));
+/** With half of all frames spoilt a shutter is too slow. */
+const HALF = 0.5;
 
-/** Whether the light allows a take; yes while nothing is known of it. */
-export function lightAllows(scene: Scene): (take: Take) => boolean {
-	const { shot } = scene;
-	if (!shot.light) return () => true;
-	const known = new Map<FocusedOptic, Floors>();
-	return ({ candidate, fNumber }) => {
-		const floors = known.get(candidate.focus) ?? floorsOf(scene, candidate.focus);
-		known.set(candidate.focus, floors);
-		return !isRuledOut(exposureAt(shot, fNumber, floors)?.flags ?? []);
+/** Whether the sync speed is too slow, with the room so many stops below the flash. */
+function tooSlow(slowest: Slowest) {
+	return (shutterS: number, roomBelowStops: number): boolean => {
+		if (slowest.by === 'frames') {
+			return slowest.lossAt(underFlashS(shutterS, roomBelowStops)) > HALF;
+		}
+		const { hands, people } = slowest.floors;
+		// the flash freezes people where it alone lights them
+		const floor = floorOf({ hands, people: isBlack(roomBelowStops) ? null : people });
+		return floor !== null && shutterS > floor.shutterS * (1 + 1e-9);
 	};
 }
 
+const isBlack = (roomBelowStops: number): boolean => roomBelowStops >= BLACK_STOPS;
+
+/** How long a flash burns: it freezes what it lights alone, s. */
+const FLASH_S = 1 / 1000;
+
+/**
+ * The shutter that blurs as much as the room's share of the light does under flash, as the spread of
+ * a mixture: with w = 1 / (1 + 2^B) that is t sqrt(w), but the flash's own time at least.
+ */
+const underFlashS = (shutterS: number, roomBelowStops: number): number =>
+	Math.max(FLASH_S, shutterS / Math.sqrt(1 + 2 ** roomBelowStops));
+
+/** Shutter, ISO and power of a take. */
+export const exposureOf = (take: Take): Exposure | null =>
+	take.scene.shot.light ? exposureAt(take.scene.shot, take.fNumber, slowestOf(take)) : null;
+
+/** Where nothing is known of the light and nothing limits the shutter, s. */
+const USUAL_SHUTTER_S = 1 / 125;
+
+/**
+ * The shutter that the frames of a take are blurred by, s: while nothing is known of the light the
+ * slowest that spoils few, or by custom a stop faster than the slowest allowed.
+ */
+export function standsForS(take: Take): number {
+	const exposure = exposureOf(take);
+	if (exposure) {
+		const { shutterS, roomBelowStops } = exposure;
+		return roomBelowStops === null ? shutterS : underFlashS(shutterS, roomBelowStops);
+	}
+	const { shutterS } = take.scene.shot.choices;
+	if (shutterS !== undefined) return shutterS;
+	const slowest = slowestOf(take);
+	if (slowest.by === 'frames') return slowest.fewS;
+	const floor = floorOf(slowest.floors);
+	return floor ? floor.shutterS / 2 : USUAL_SHUTTER_S;
+}
+
+/** Whether the light allows a take; yes while nothing is known of it. */
+export const lightAllows = (take: Take): boolean => !isRuledOut(exposureOf(take)?.flags ?? []);
+
 /** Whether the flash alone lights the people, so that it freezes them. */
 export const isFrozen = ({ roomBelowStops }: Exposure): boolean =>
-	roomBelowStops !== null && roomBelowStops >= BLACK_STOPS;
+	roomBelowStops !== null && isBlack(roomBelowStops);

@@ -1,8 +1,8 @@
+import type { Candidate, Take } from './candidate';
 import { factorOfStops } from '../optics/fNumber';
-import type { Candidate } from './candidates';
-import { lightAllows } from './light';
+import { exposureOf, lightAllows } from './light';
 import type { Scene } from './scene';
-import { intentsOf, worstRatio, type Take } from './take';
+import { intentsOf, worstRatio } from './take';
 
 /** Candidates this much worse than the best, or this good, are as good as the best. */
 const AS_GOOD_FACTOR = 1.05;
@@ -12,24 +12,19 @@ const TIE_RATIO = 1e-9;
 const TIE_MM = 0.001;
 
 /**
- * How one take is chosen among candidates and f-numbers.
- *
- * @param fNumbers widest first; one when the f-number is fixed
- * @returns null when there is nothing to focus on
- */
-export type PickRule = (
-	scene: Scene,
-	candidates: readonly Candidate[],
-	fNumbers: readonly number[]
-) => Take | null;
-
-/**
  * The widest f-number that holds everyone: faces before background, background before light.
  * Feasible with the margin if any take is, else without; of those the ones that meet the most
  * intents, of those the ones the light allows, if any, then the smallest f-number. When nothing is
  * feasible, what serves the `key` people best, then everyone.
+ *
+ * @param fNumbers widest first; one when the f-number is fixed
+ * @returns null when there is nothing to focus on
  */
-export const widestThatHolds: PickRule = (scene, candidates, fNumbers) => {
+export function widestThatHolds(
+	scene: Scene,
+	candidates: readonly Candidate[],
+	fNumbers: readonly number[]
+): Take | null {
 	const takes = fNumbers.flatMap((fNumber) =>
 		candidates.map((candidate): Take => ({ scene, candidate, fNumber }))
 	);
@@ -40,9 +35,74 @@ export const widestThatHolds: PickRule = (scene, candidates, fNumbers) => {
 	const feasible = withMargin.length > 0 ? withMargin : within(1);
 	if (feasible.length === 0) return settle(leastBad(takes));
 	const kept = mostIntents(feasible);
-	const lit = kept.filter(lightAllows(scene));
+	const lit = kept.filter(lightAllows);
 	return settle(widestOf(lit.length > 0 ? lit : kept));
-};
+}
+
+/** A `key` person is focused on where that costs no more than a third of a stop. */
+const KEY_FACTOR = factorOfStops(1 / 3);
+
+/** The take at an f-number by the odds: as settled, but on a `key` person where that costs little. */
+export function takeAtRung(
+	scene: Scene,
+	candidates: readonly Candidate[],
+	fNumber: number
+): Take | null {
+	if (candidates.length === 0) return null;
+	const takes = candidates.map((candidate): Take => ({ scene, candidate, fNumber }));
+	const lowest = Math.min(...takes.map(worstRatio));
+	const onKey = takes.filter(
+		(take) => take.candidate.isKey && worstRatio(take) <= KEY_FACTOR * lowest
+	);
+	return settle(onKey.length > 0 ? onKey : takes);
+}
+
+/** The background may cost this much of the best share of sharp frames. */
+const BACKGROUND_SHARE = 0.1;
+/** With fewer sharp frames than this the odds say nothing about which f-number is better. */
+const HOPELESS = 0.05;
+
+/**
+ * The pick by odds, among the takes at every f-number: of those sharp in nearly as many frames as the
+ * best, the ones that meet the most intents, and of these the widest that is sure enough. A rung too
+ * bright, or without the power, is passed over while another remains; light that is merely short shows
+ * in the odds.
+ *
+ * @param rungs the take at every f-number, widest first
+ * @returns null when none is feasible, or hardly a frame is sharp at any
+ */
+export function sureEnough(rungs: readonly Take[]): Take | null {
+	const feasible = rungs.filter((take) => worstRatio(take) <= 1);
+	const [first] = feasible;
+	if (!first) return null;
+	const { shot } = first.scene;
+	const lit = feasible.filter((take) => {
+		const flags = exposureOf(take)?.flags ?? [];
+		return !flags.includes('too-bright') && !flags.includes('no-power');
+	});
+	const all = (lit.length > 0 ? lit : feasible).map((take) => ({
+		take,
+		sharp: take.candidate.chance.sharpShare(take)
+	}));
+	const most = Math.max(...all.map(({ sharp }) => sharp));
+	if (most < HOPELESS) return null;
+	const sureness = shot.choices.sureness ?? usualSureness(first.scene);
+	const nearly = all.filter(({ sharp }) => sharp >= (sureness - BACKGROUND_SHARE) * most);
+	const kept = new Set(mostIntents(nearly.map(({ take }) => take)));
+	const left = nearly.filter(({ take }) => kept.has(take));
+	const best = Math.max(...left.map(({ sharp }) => sharp));
+	const sure = left.filter(({ sharp }) => sharp >= sureness * best).map(({ take }) => take);
+	return widestOf(sure)[0] ?? null;
+}
+
+/** How sure one wants to be unless one says so: the more people, the surer. */
+function usualSureness({ sightings, targets }: Scene): number {
+	const counting = sightings.filter(
+		({ person: { id, need } }) =>
+			(need === 'key' || need === 'sharp') && targets.some(({ personId }) => personId === id)
+	).length;
+	return counting <= 2 ? 0.85 : counting <= 9 ? 0.9 : 0.95;
+}
 
 /** The takes that meet the most intents. */
 function mostIntents(takes: readonly Take[]): Take[] {

@@ -1,13 +1,12 @@
+import type { Candidate, Chance, Take } from './candidate';
 import { unseenOf } from '../anatomy/sight';
 import type { Focus, Plan } from '../format/plan';
 import type { Shot } from '../format/shot';
 import { framePoint } from '../geometry/camera';
 import { engraved } from '../optics/fNumber';
-import type { Candidate } from './candidates';
 import { freePlaneOf } from './freePlane';
 import { rungsOf } from './ladder';
-import { exposureAt, floorsOf } from './light';
-import type { PickRule } from './pick';
+import { exposureOf } from './light';
 import { cautionsOf } from './reasons/cautions';
 import { lightReasons } from './reasons/light';
 import { noFocusReasons, sharpnessReasons } from './reasons/sharpness';
@@ -16,7 +15,7 @@ import type { Scene } from './scene';
 import { schoolsOf } from './schools';
 import { slackOf } from './slack';
 import { study, type Study } from './study';
-import { isFeasible, targetResults, thingResults, worstRatio, type Take } from './take';
+import { isFeasible, targetResults, thingResults, worstRatio } from './take';
 import { techniqueOf, type FocusTechnique } from './technique';
 import { outsideThings } from './things';
 
@@ -29,7 +28,7 @@ export interface Solution {
 }
 
 /** Works out a shot as its choices stand. */
-export const solve = (shot: Shot, byOdds: PickRule): Solution => solutionOf(study(shot, byOdds));
+export const solve = (shot: Shot, chance: Chance): Solution => solutionOf(study(shot, chance));
 
 /** The plan of a shot that was studied; `take` looks at another one without looking at the shot again. */
 export const solutionOf = (studied: Study, take = studied.taken): Solution => ({
@@ -43,7 +42,8 @@ function planOf(studied: Study, take: Take | null): Plan {
 	return take ? fullPlan(studied, take) : emptyPlan(studied);
 }
 
-function fullPlan({ shot, scene, candidates, ladder }: Study, take: Take): Plan {
+function fullPlan(studied: Study, take: Take): Plan {
+	const { shot, scene, candidates } = studied;
 	const { candidate, fNumber } = take;
 	const found = {
 		feasible: isFeasible(take),
@@ -54,8 +54,7 @@ function fullPlan({ shot, scene, candidates, ladder }: Study, take: Take): Plan 
 		unseen: unseenOf(scene.sightings),
 		free: freePlaneOf(scene, candidates, candidate)
 	};
-	const floors = floorsOf(scene, candidate.focus);
-	const exposure = exposureAt(shot, fNumber, floors);
+	const exposure = exposureOf(take);
 	const technique = techniqueOf(take, found.free);
 	return {
 		format: 'focalis-plan',
@@ -63,7 +62,7 @@ function fullPlan({ shot, scene, candidates, ladder }: Study, take: Take): Plan 
 		toleranceMm: scene.toleranceMm,
 		fNumber: engraved(fNumber),
 		focus: focusOf(scene, candidate, technique),
-		ladder: rungsOf(scene, candidates, ladder),
+		ladder: rungsOf(studied),
 		schools: schoolsOf(scene),
 		slack: slackOf(take),
 		exposure: exposure && {
@@ -74,7 +73,7 @@ function fullPlan({ shot, scene, candidates, ladder }: Study, take: Take): Plan 
 		},
 		reasons: [
 			...sharpnessReasons(take, found),
-			...lightReasons(shot, floors, exposure),
+			...lightReasons(take, exposure),
 			...techniqueReasons(take, technique)
 		],
 		cautions: cautionsOf(shot),
@@ -112,20 +111,23 @@ function focusOf(
 	candidate: Candidate,
 	{ point, technique, reframeErrorM }: FocusTechnique
 ): Focus {
-	const { kind, personId, thingId, landmark, seen, planeM, focus } = candidate;
+	const { kind, personId, thingId, landmark, seen, planeM, leanM, focus } = candidate;
+	// nothing is there to be focused on: the plane itself is what is meant
+	const isPlane = kind === 'plane';
 	return {
 		kind,
 		personId,
 		thingId,
 		eye: kind !== 'eye' ? null : landmark === 'left-eye' ? 'left' : 'right',
 		landmark,
-		depthM: seen.depthM,
+		depthM: isPlane ? planeM : seen.depthM,
 		planeM,
-		distanceM: seen.distanceM,
+		distanceM: isPlane ? planeM : seen.distanceM,
 		fromSensorM: planeM + focus.imageDistanceMm / 1000,
 		frame: framePoint(scene.pose, seen, focus.imageDistanceMm),
 		point,
 		technique,
+		leanM: technique === 'lean' ? leanM : null,
 		reframeErrorM
 	};
 }

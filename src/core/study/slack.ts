@@ -1,9 +1,9 @@
+import type { Take } from './candidate';
 import type { Slack } from '../format/plan';
 import { lastHolding } from '../numeric/bisect';
 import { defocusAt } from '../optics/blur';
 import { sharpZone } from '../optics/depthOfField';
 import type { Target } from './scene';
-import type { Take } from './take';
 
 /** How far a target may move along the axis and stay sharp, m; Infinity without limit. */
 interface Reach {

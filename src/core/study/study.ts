@@ -1,9 +1,10 @@
+import type { Candidate, Chance, Spot, Take } from './candidate';
 import type { Shot } from '../format/shot';
 import { ladderOf, nearestRung, widestFNumber } from '../optics/fNumber';
-import { candidatesOf, spotsOf, type Candidate, type Spot } from './candidates';
-import { widestThatHolds, type PickRule } from './pick';
+import { candidatesOf, spotsOf } from './candidates';
+import { betweenSpot } from './between';
+import { sureEnough, takeAtRung, widestThatHolds } from './pick';
 import { lookAt, type Scene } from './scene';
-import type { Take } from './take';
 
 /**
  * A shot looked at once: what the camera sees, what may be focused on, and what each focus does to
@@ -17,26 +18,45 @@ export class Study {
 	readonly tooClose: readonly Spot[];
 	/** Every f-number of the lens, exact, widest first. */
 	readonly ladder: readonly number[];
-	readonly #byOdds: PickRule;
+	readonly #chance: Chance;
 	#pick: Take | null | undefined;
 	#taken: Take | null | undefined;
 	#rungs: readonly Take[] | undefined;
 
-	constructor(shot: Shot, byOdds: PickRule) {
+	constructor(shot: Shot, chance: Chance) {
 		this.shot = shot;
 		this.scene = lookAt(shot);
 		const { within, tooClose } = spotsOf(this.scene);
-		this.candidates = candidatesOf(this.scene, within);
 		this.tooClose = tooClose;
 		this.ladder = ladderOf(shot.lens, shot.camera.focalMm);
-		this.#byOdds = byOdds;
+		this.#chance = chance;
+		this.candidates = this.#orBetween(candidatesOf(this.scene, within, chance));
+	}
+
+	/** Where nothing holds the others, the plane between takes the place of all; not with a choice fixed. */
+	#orBetween(candidates: readonly Candidate[]): readonly Candidate[] {
+		const { focus, fNumberExact } = this.shot.choices;
+		if (this.#hold(candidates) || focus || fNumberExact !== undefined) return candidates;
+		const between = betweenSpot(this.scene);
+		return between ? candidatesOf(this.scene, [between], this.#chance) : candidates;
+	}
+
+	#hold(candidates: readonly Candidate[]): boolean {
+		const smallest = this.ladder.at(-1) as number;
+		return candidates.some(({ worstAtF1 }) => worstAtF1 <= smallest);
+	}
+
+	/** Whether everything that should be sharp is at some f-number. */
+	get holds(): boolean {
+		return this.scene.targets.length > 0 && this.#hold(this.candidates);
 	}
 
 	/** What the solver picks, whatever f-number is fixed; null when there is nothing to focus on. */
 	get pick(): Take | null {
 		if (this.#pick === undefined) {
-			const rule = this.shot.choices.pickBy === 'odds' ? this.#byOdds : widestThatHolds;
-			this.#pick = rule(this.scene, this.candidates, this.ladder);
+			this.#pick =
+				(this.#isByOdds ? sureEnough(this.rungs) : null) ??
+				widestThatHolds(this.scene, this.candidates, this.ladder);
 		}
 		return this.#pick;
 	}
@@ -53,15 +73,22 @@ export class Study {
 	/** The best take at the rung nearest to an f-number. */
 	at(fNumber: number): Take | null {
 		const rung = this.ladder[nearestRung(this.ladder, fNumber)] as number;
-		const known = this.#rungs?.find((take) => take.fNumber === rung);
-		return known ?? widestThatHolds(this.scene, this.candidates, [rung]);
+		return this.#rungs?.find((take) => take.fNumber === rung) ?? this.#takeAt(rung);
+	}
+
+	get #isByOdds(): boolean {
+		return this.shot.choices.pickBy === 'odds';
+	}
+
+	#takeAt(rung: number): Take | null {
+		return this.#isByOdds
+			? takeAtRung(this.scene, this.candidates, rung)
+			: widestThatHolds(this.scene, this.candidates, [rung]);
 	}
 
 	/** The best take at every f-number of the ladder; empty when there is nothing to focus on. */
 	get rungs(): readonly Take[] {
-		this.#rungs ??= this.ladder.flatMap(
-			(fNumber) => widestThatHolds(this.scene, this.candidates, [fNumber]) ?? []
-		);
+		this.#rungs ??= this.ladder.flatMap((fNumber) => this.#takeAt(fNumber) ?? []);
 		return this.#rungs;
 	}
 
@@ -71,18 +98,18 @@ export class Study {
 		return Math.max(least, widestFNumber(this.shot.lens, this.shot.camera.focalMm));
 	}
 
-	/** Another shot looked at in the same way: with the same odds. */
+	/** Another shot looked at in the same way: with the same chance. */
 	another(shot: Shot): Study {
-		return new Study(shot, this.#byOdds);
+		return new Study(shot, this.#chance);
 	}
 }
 
 /**
  * Looks at a shot. Costs candidates times targets; a few milliseconds for a large group.
  *
- * @param byOdds how a shot that is picked by the odds is picked (`odds/byOdds.ts`)
+ * @param chance what it does to the frames of a take (`odds/chanceOf.ts`)
  */
-export const study = (shot: Shot, byOdds: PickRule): Study => new Study(shot, byOdds);
+export const study = (shot: Shot, chance: Chance): Study => new Study(shot, chance);
 
 /**
  * Whether a shot asks for anything: at least one person with a need other than `free`, or one thing

@@ -1,17 +1,9 @@
 import type { State, TargetResult, ThingResult } from '../format/plan';
 import { combinedBlurMm, defocusAt, diffractionMm } from '../optics/blur';
 import { stateOf } from '../sharpness/state';
-import type { Candidate } from './candidates';
-import type { Scene } from './scene';
+import type { Take } from './candidate';
+import type { Scene, SeenThing } from './scene';
 import { judgeThing } from './things';
-
-/** One way to take a scene: focused on a candidate, at an f-number. Everything else follows from it. */
-export interface Take {
-	readonly scene: Scene;
-	readonly candidate: Candidate;
-	/** Exact. */
-	readonly fNumber: number;
-}
 
 /** The worst ratio of a take, without the margin; 0 when nothing is asked for. */
 export const worstRatio = ({ candidate, fNumber }: Take): number => candidate.worstAtF1 / fNumber;
@@ -66,9 +58,13 @@ export interface Intents {
 	readonly of: number;
 }
 
-/** How many intents a take meets; a thing that may become anything has none. */
+/** The things of which something is asked; one that may become anything is none. */
+export const wantedThings = ({ things }: Scene): SeenThing[] =>
+	things.filter(({ thing, inFrame }) => inFrame && thing.intent !== 'any');
+
+/** How many intents a take meets. */
 export function intentsOf({ scene, candidate, fNumber }: Take): Intents {
-	const wanted = scene.things.filter(({ thing, inFrame }) => inFrame && thing.intent !== 'any');
+	const wanted = wantedThings(scene);
 	const met = wanted.filter((seen) => judgeThing(scene, seen, candidate.focus, fNumber).met);
 	return { met: met.length, of: wanted.length };
 }

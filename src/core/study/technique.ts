@@ -1,12 +1,14 @@
-import type { Shot, Technique } from '../format/shot';
-import type { FreePlane } from '../format/plan';
+import type { Candidate, Take } from './candidate';
+import type { Focus, FreePlane } from '../format/plan';
+import type { Shot } from '../format/shot';
 import { defocusAt } from '../optics/blur';
 import { focusAt } from '../optics/focus';
 import { framePoint } from '../geometry/camera';
 import { boxOf, isSensitive, pointFor, type FocusPoint } from '../technique/focusPoints';
 import { reframeErrorM, SWING_M } from '../technique/reframing';
-import { worstWideOpen, type Candidate } from './candidates';
-import { worstRatio, type Take } from './take';
+import { worstWideOpen } from './candidates';
+import type { Scene } from './scene';
+import { worstRatio } from './take';
 
 /** How to get the focus where it belongs, and what each way leaves. */
 
@@ -28,13 +30,13 @@ export interface FocusTechnique {
 	/** Null when no focus point reaches, or there is no spot to put one on. */
 	readonly point: FocusPoint | null;
 	readonly isSensitive: boolean;
-	readonly technique: Technique;
+	readonly technique: Focus['technique'];
 	/** What reframing by the wrists would leave, m. */
 	readonly reframeErrorM: number;
 	readonly ways: readonly WayToFocus[];
 	/** Width of a focus box at the spot's depth, mm in the scene. */
 	readonly boxMm: number;
-	/** Single focusing for what stands, continuous for what moves. */
+	/** Continuous focusing where the point stays on the eye and anyone moves, else single. */
 	readonly mode: 'single' | 'continuous';
 }
 
@@ -45,31 +47,46 @@ export function techniqueOf(take: Take, free: FreePlane | null): FocusTechnique 
 	const { focusGrid } = shot.body;
 	const { orientation } = shot.camera;
 	const { imageDistanceMm } = candidate.focus;
-	const isSpot = candidate.kind !== 'depth';
+	const isSpot = hasSpot(candidate);
 	const place = framePoint(scene.pose, candidate.seen, imageDistanceMm);
 	const point = isSpot ? pointFor(focusGrid, orientation, place) : null;
 	const ways = waysToFocus(take, free, point);
 	const frameMm = (scene.pose.widthMm * candidate.seen.depthM * 1000) / imageDistanceMm;
 	const box = boxOf(focusGrid, orientation, point ?? { column: 0, row: 0 });
+	const technique = chosen(shot, candidate, ways, point);
 	return {
 		point,
 		isSensitive: point !== null && isSensitive(focusGrid, point),
-		technique: chosen(shot, ways, point),
+		technique,
 		reframeErrorM: isSpot ? reframeErrorM(candidate.seen, SWING_M.wrists) : 0,
 		ways,
 		boxMm: box.width * frameMm,
-		mode: moves(shot, candidate) ? 'continuous' : 'single'
+		mode: technique === 'move-point' && anyoneMoves(scene) ? 'continuous' : 'single'
 	};
 }
+
+/** Nobody leans farther and stands, m. */
+const MOST_LEAN_M = 0.3;
+
+/** Whether there is something to put a focus point on. */
+const hasSpot = ({ kind, personId, thingId }: Candidate): boolean =>
+	kind === 'plane' ? personId !== null || thingId !== null : kind !== 'depth';
 
 /**
  * The way taken: the one the user prefers if it holds, else the point, else reframing, else by hand.
  * A depth in empty air can only be reached by hand.
  */
-function chosen(shot: Shot, ways: readonly WayToFocus[], point: FocusPoint | null): Technique {
+function chosen(
+	{ choices }: Shot,
+	{ kind, leanM }: Candidate,
+	ways: readonly WayToFocus[],
+	point: FocusPoint | null
+): Focus['technique'] {
 	const canReframe = ways.some(({ way, holds }) => way === 'reframe-wrists' && holds);
-	const preferred = shot.choices.technique;
-	if (preferred === 'manual') return 'manual';
+	const preferred = choices.technique;
+	const isByHand = choices.focusBy === 'hand-magnified' || choices.focusBy === 'hand-finder';
+	if (isByHand || preferred === 'manual') return 'manual';
+	if (kind === 'plane') return leanM !== null && Math.abs(leanM) <= MOST_LEAN_M ? 'lean' : 'manual';
 	if (preferred === 'reframe' && canReframe) return 'reframe';
 	if (point) return 'move-point';
 	return canReframe ? 'reframe' : 'manual';
@@ -103,6 +120,7 @@ function waysToFocus(take: Take, free: FreePlane | null, point: FocusPoint | nul
 		return at(way, seen.depthM + errorM, errorM);
 	};
 	if (candidate.kind === 'depth') return [exactly('manual')];
+	if (candidate.kind === 'plane') return [exactly('lean'), exactly('manual')];
 	return [
 		...(point ? [exactly('move-point')] : []),
 		reframed('reframe-wrists', SWING_M.wrists),
@@ -112,8 +130,9 @@ function waysToFocus(take: Take, free: FreePlane | null, point: FocusPoint | nul
 	];
 }
 
-/** Whether what is focused on moves. */
-function moves({ people }: Shot, { personId }: Candidate): boolean {
-	const person = people.find(({ id }) => id === personId);
-	return person !== undefined && person.motion !== 'still';
-}
+/** Whether anyone moves of whom something must be sharp. */
+const anyoneMoves = ({ sightings, targets }: Scene): boolean =>
+	sightings.some(
+		({ person: { id, motion } }) =>
+			motion !== 'still' && targets.some(({ personId }) => personId === id)
+	);

@@ -38,6 +38,8 @@ describe('the pocket file', () => {
 		const shot = titled('Two rows', ['Noor', 'Teo', 'Aino', 'Radu']);
 		const rows = {
 			...shot,
+			// an eye, not the plane between, that a fixed choice leaves out
+			choices: { ...shot.choices, focus: { personId: shot.people[0]?.id ?? '' } },
 			people: shot.people.map((one, i) => ({
 				...one,
 				row: i < 2 ? 1 : 2,

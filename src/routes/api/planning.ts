@@ -7,7 +7,7 @@ import { asksForSomething, study } from '$core/study/study';
 import type { OddsRequest } from '$core/format/odds';
 import { oddsOf, type Odds } from '$core/odds/odds';
 import { engraved } from '$core/optics/fNumber';
-import { byOdds } from '$core/odds/byOdds';
+import { chanceOf } from '$core/odds/chanceOf';
 import { ASSUMED } from '$core/tables/spreads';
 import { toldPlan } from '$words/told';
 import { errorBody, type ApiError } from './respond';
@@ -33,7 +33,7 @@ export function oddsFor({
 		const issues = [{ path: 'shot.people', message: ASKS_FOR_NOTHING }];
 		return errorBody('asks-for-nothing', ASKS_FOR_NOTHING, issues);
 	}
-	const { taken } = study(shot, byOdds(spreads));
+	const { taken } = study(shot, chanceOf(spreads));
 	if (!taken) return errorBody('no-focus', NOTHING, [{ path: 'shot', message: NOTHING }]);
 	return {
 		format: 'focalis-odds',
@@ -53,7 +53,7 @@ export function planFor(value: unknown): PlanFile | { error: ApiError } {
 		const issues = [{ path: 'people', message: ASKS_FOR_NOTHING }];
 		return errorBody('asks-for-nothing', ASKS_FOR_NOTHING, issues);
 	}
-	const solution = solve(reading.shot, byOdds(ASSUMED));
+	const solution = solve(reading.shot, chanceOf(ASSUMED));
 	if (reading.shot.people.length > MOST_ADVISED) return toldPlan(solution);
 	return toldPlan(solution, adviceFor(solution.study, []));
 }

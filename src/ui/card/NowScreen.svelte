@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Part } from '$core/anatomy/figure';
 	import { setUp } from '$core/arrange/setUp';
-	import { byOdds } from '$core/odds/byOdds';
+	import { chanceOf } from '$core/odds/chanceOf';
 	import { solve } from '$core/study/plan';
 	import { framingProblemText, partWords, PART_OPTIONS } from '$words/framing';
 	import { LIGHT_WORDS } from '$words/light';
@@ -51,7 +51,7 @@
 		const light = ev100 === '' ? {} : { light: { mode: 'ambient' as const, ev100: Number(ev100) } };
 		return setUp({ ...blank, body, ...light }, lens, counts, part);
 	});
-	const solution = $derived(made && solve(made.shot, byOdds(kit.contents.spreads)));
+	const solution = $derived(made && solve(made.shot, chanceOf(kit.contents.spreads)));
 	const content = $derived(solution && cardOf(solution, null, settings.units));
 	const facts = $derived(content?.facts.filter(({ label }) => label !== 'frames') ?? []);
 	const lights = [

@@ -1,7 +1,7 @@
 import type { Taken, Status } from '$core/format/job';
 import type { Lens, Shot } from '$core/format/shot';
 import { asItIs, turnedOut, type Difference } from '$core/advice/turnedOut';
-import { byOdds } from '$core/odds/byOdds';
+import { chanceOf } from '$core/odds/chanceOf';
 import { solve, type Solution } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
 import type { Kit } from '../kit/kit.svelte';
@@ -43,7 +43,7 @@ export class CardView {
 	);
 	readonly now = $derived.by(() => asItIs(this.shot));
 	readonly solution = $derived.by((): Solution | null =>
-		asksForSomething(this.shot) ? solve(this.shot, byOdds(this.kit.contents.spreads)) : null
+		asksForSomething(this.shot) ? solve(this.shot, chanceOf(this.kit.contents.spreads)) : null
 	);
 
 	readonly oddsQuestion = $derived.by(() => ({

@@ -1,5 +1,5 @@
 import type { Shot } from '$core/format/shot';
-import { byOdds } from '$core/odds/byOdds';
+import { chanceOf } from '$core/odds/chanceOf';
 import type { Spreads } from '$core/tables/spreads';
 import { solve, type Solution } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
@@ -28,7 +28,7 @@ function work(): void {
 	if (!next) return;
 	queue.delete(next);
 	const { shot, spreads, take } = next;
-	const solution = asksForSomething(shot) ? solve(shot, byOdds(spreads)) : null;
+	const solution = asksForSomething(shot) ? solve(shot, chanceOf(spreads)) : null;
 	known.set(shot, { spreads, solution });
 	take(solution);
 	setTimeout(work);

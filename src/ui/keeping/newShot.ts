@@ -4,7 +4,7 @@ import { settings } from '../shared/settings.svelte';
 
 /** A shot to start from, done one's own way. */
 export function newShot(title: string): Shot {
-	const { shutterRule, sharpness, technique, marginStops } = settings.myWay;
+	const { shutterRule, pickBy, sharpness, technique, marginStops } = settings.myWay;
 	const shot = blankShot(title);
 	return {
 		...shot,
@@ -12,6 +12,7 @@ export function newShot(title: string): Shot {
 		choices: {
 			...shot.choices,
 			shutterRule,
+			pickBy,
 			safetyStops: marginStops,
 			// moving the point is what is done anyway
 			...(technique === 'move-point' ? {} : { technique })

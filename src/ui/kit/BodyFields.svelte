@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Amount from '../shared/Amount.svelte';
 	import type { Body } from '$core/format/shot';
+	import { comfortIsoOf } from '$core/light/exposure';
 	import { FOCUS_GRIDS } from '$data/kit';
 	import Pick from '../shared/Pick.svelte';
 	import NameField from './NameField.svelte';
@@ -9,6 +10,7 @@
 	let { body, onchange }: { body: Body; onchange: (body: Body) => void } = $props();
 
 	const newGesture = (kind: string) => kind;
+	const comfortIso = $derived(comfortIsoOf(body));
 	const set = (change: Partial<Body>) => onchange({ ...body, ...change });
 	const sensor = (change: Partial<Body['sensor']>) =>
 		set({ sensor: { ...body.sensor, ...change } });
@@ -68,18 +70,37 @@
 		of="shot.body.iso.0"
 		label="lowest ISO"
 		value={body.iso[0]}
-		high={body.iso[1]}
+		high={comfortIso}
 		digits={0}
 		onchange={(lowest) => set({ iso: [lowest, body.iso[1]] })}
 		{newGesture}
 	/>
 	<Amount
 		of="shot.body.iso.1"
-		label="highest ISO you accept"
+		label="highest ISO"
 		value={body.iso[1]}
 		low={body.iso[0]}
 		digits={0}
-		onchange={(highest) => set({ iso: [body.iso[0], highest] })}
+		onchange={(highest) =>
+			set({ iso: [body.iso[0], highest], comfortIso: Math.min(comfortIso, highest) })}
+		{newGesture}
+	/>
+	<Amount
+		of="shot.body.comfortIso"
+		label="highest ISO you like"
+		value={comfortIso}
+		low={body.iso[0]}
+		high={body.iso[1]}
+		digits={0}
+		onchange={(liked) => set({ comfortIso: liked })}
+		{newGesture}
+	/>
+	<Amount
+		of="shot.body.stabiliserStops"
+		label="stabiliser"
+		value={body.stabiliserStops}
+		step={0.5}
+		onchange={(stabiliserStops) => set({ stabiliserStops })}
 		{newGesture}
 	/>
 	<Amount

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Choice from '../shared/Choice.svelte';
 	import Amount from '../shared/Amount.svelte';
+	import { ruleOf, ruleValue, SHUTTER_RULES } from '../shared/shutterRules';
 	import { settings, type MyWay } from '../shared/settings.svelte';
 
 	/** One's own school: what new shots begin with. */
@@ -11,13 +12,19 @@
 <div class="mine">
 	<p>New shots begin with these. Shots that are there stay as they are.</p>
 	<Choice
-		label="by hand no slower than"
+		label="the f-number"
 		options={[
-			{ value: '1', text: '1 over the focal length' },
-			{ value: '2', text: '1 over twice that' }
+			{ value: 'odds', text: 'sharp in most frames' },
+			{ value: 'widest', text: 'the widest that holds' }
 		]}
-		value={String(mine.shutterRule) as '1' | '2'}
-		onchoose={(rule) => set({ shutterRule: rule === '2' ? 2 : 1 })}
+		value={mine.pickBy}
+		onchoose={(pickBy) => set({ pickBy })}
+	/>
+	<Choice
+		label="the shutter"
+		options={SHUTTER_RULES}
+		value={ruleValue(mine.shutterRule)}
+		onchoose={(value) => set({ shutterRule: ruleOf(value) })}
 	/>
 	<Choice
 		label="sharp for"

@@ -1,10 +1,10 @@
+import type { Take } from '$core/study/candidate';
 import type { Shot } from '$core/format/shot';
 import { focusAt } from '$core/optics/focus';
 import { ladderOf } from '$core/optics/fNumber';
 import type { Scene } from '$core/study/scene';
 import type { Plan } from '$core/format/plan';
 import type { Solution } from '$core/study/plan';
-import type { Take } from '$core/study/take';
 import { previewOf, type LensSetting, type PreviewScene, type Window } from '../../preview/scene';
 import type { Wish } from '../shared/preview.svelte';
 

@@ -1,7 +1,7 @@
 import type { Lens, Shot } from '$core/format/shot';
 import { objectOf } from '$core/arrange/about';
 import { following } from '$core/arrange/standpoint';
-import { byOdds } from '$core/odds/byOdds';
+import { chanceOf } from '$core/odds/chanceOf';
 import type { Odds } from '$core/odds/odds';
 import { solutionOf, solve, type Solution } from '$core/study/plan';
 import { lookAt } from '$core/study/scene';
@@ -67,7 +67,7 @@ export class PlanView {
 	);
 
 	/** How a shot that is picked by the odds is picked, with one's own hands. */
-	readonly byOdds = $derived.by(() => byOdds(this.spreads));
+	readonly chance = $derived.by(() => chanceOf(this.spreads));
 	readonly #solution = $derived.by(() => this.#solve());
 	readonly #shown = $derived.by(() => this.#showPeek());
 	readonly #drawable = $derived.by((): Drawable =>
@@ -157,7 +157,7 @@ export class PlanView {
 
 	#solve(): Solution | null {
 		const { shot } = this.#session;
-		return shot && asksForSomething(shot) ? solve(shot, this.byOdds) : null;
+		return shot && asksForSomething(shot) ? solve(shot, this.chance) : null;
 	}
 
 	/** A peek is another take of what was seen already. */

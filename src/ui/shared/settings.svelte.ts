@@ -18,7 +18,8 @@ export type Overlays = z.infer<typeof OverlaysSchema>;
 
 /** One's own school: what new shots begin with. */
 const MyWaySchema = z.object({
-	shutterRule: z.union([z.literal(1), z.literal(2)]).catch(1),
+	shutterRule: z.union([z.literal(1), z.literal(2), z.literal('computed')]).catch('computed'),
+	pickBy: z.enum(['widest', 'odds']).catch('odds'),
 	sharpness: z.enum(['album', 'screen', 'pixel']).catch('screen'),
 	technique: z.enum(['move-point', 'reframe', 'manual']).catch('move-point'),
 	marginStops: z

@@ -1,9 +1,10 @@
+import type { Take } from '../candidate';
 import type { LightFlag } from '../../format/plan';
 import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
-import type { Exposure } from '../../light/exposure';
+import { comfortIsoOf, type Exposure } from '../../light/exposure';
 import { GROUP_PREFERRED_S, type Floor } from '../../light/shutterFloor';
-import { floorOf, isFrozen, type Floors } from '../light';
+import { floorOf, floorsOf, isFrozen, slowestOf } from '../light';
 
 /** What the light does to a plan. */
 
@@ -20,9 +21,11 @@ const floorReason = ({ camera }: Shot, { why, shutterS, personId }: Floor): Reas
 });
 
 /** What is wrong with the exposure, and by how much. */
-function flagReason({ light }: Shot, flag: LightFlag, exposure: Exposure): Reason {
+function flagReason({ light, body }: Shot, flag: LightFlag, exposure: Exposure): Reason {
 	const { iso, shutterS, shortStops, roomBelowStops } = exposure;
 	switch (flag) {
+		case 'iso-above-comfort':
+			return { topic, code: flag, iso, comfortIso: comfortIsoOf(body) };
 		case 'iso-high':
 			return { topic, code: flag, iso, shortStops };
 		case 'too-bright':
@@ -38,9 +41,28 @@ function flagReason({ light }: Shot, flag: LightFlag, exposure: Exposure): Reaso
 	}
 }
 
-/** Reasons of an exposure; of the shutter's floor alone while nothing is known of the light. */
-export function lightReasons(shot: Shot, floors: Floors, exposure: Exposure | null): Reason[] {
+/** Reasons of an exposure; of the shutter's limit alone while nothing is known of the light. */
+export function lightReasons(take: Take, exposure: Exposure | null): Reason[] {
+	const { shot } = take.scene;
 	const frozen = exposure !== null && isFrozen(exposure);
+	return [
+		...shutterReasons(take, exposure, frozen),
+		...(exposure?.flags.map((flag) => flagReason(shot, flag, exposure)) ?? []),
+		...(frozen ? [{ topic, code: 'frozen' } as const] : [])
+	];
+}
+
+/** What limits the shutter. */
+function shutterReasons(take: Take, exposure: Exposure | null, frozen: boolean): Reason[] {
+	const { shot } = take.scene;
+	const { focalMm } = shot.camera;
+	const { shutterS } = shot.choices;
+	if (shutterS !== undefined) return [{ topic, code: 'shutter', shutterS, why: 'fixed', focalMm }];
+	const slowest = slowestOf(take);
+	if (slowest.by === 'frames') {
+		return [{ topic, code: 'shutter', shutterS: slowest.fewS, why: 'frames', focalMm }];
+	}
+	const floors = floorsOf(take.scene, take.candidate.focus);
 	const floor = frozen ? floors.hands : floorOf(floors);
 	const isSlowForGroup =
 		exposure !== null &&
@@ -49,8 +71,6 @@ export function lightReasons(shot: Shot, floors: Floors, exposure: Exposure | nu
 		exposure.shutterS > GROUP_PREFERRED_S * 1.01;
 	return [
 		...(floor ? [floorReason(shot, floor)] : []),
-		...(exposure?.flags.map((flag) => flagReason(shot, flag, exposure)) ?? []),
-		...(frozen ? [{ topic, code: 'frozen' } as const] : []),
 		...(isSlowForGroup
 			? [{ topic, code: 'group-shutter', shutterS: GROUP_PREFERRED_S } as const]
 			: [])

@@ -1,9 +1,9 @@
+import type { Spot, Take } from '../candidate';
 import type { FreePlane, Plan, TargetResult, ThingResult, Unseen } from '../../format/plan';
 import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
 import { engraved, factorOfStops, stopsBetween } from '../../optics/fNumber';
-import type { Spot } from '../candidates';
-import { isDiffracted, type Take } from '../take';
+import { isDiffracted } from '../take';
 
 /** Why the plan is as it is: what binds, what is lost, who cannot be seen. */
 

@@ -1,7 +1,7 @@
+import type { Candidate, Take } from '../candidate';
 import type { Reason, SpotRef } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
-import type { Candidate } from '../candidates';
-import type { Take } from '../take';
+
 import type { FocusTechnique } from '../technique';
 
 /** How to get the focus there, and the habits that go with it. */
@@ -49,6 +49,10 @@ function wayReason({ body, camera }: Shot, candidate: Candidate, taken: FocusTec
 		return { topic, code: technique, ...spot, ...point, columns, rows, isUpright };
 	}
 	if (technique === 'reframe') return { topic, code: technique, ...spot, hasPoint };
+	if (candidate.kind === 'plane') {
+		const leanM = technique === 'lean' ? candidate.leanM : null;
+		return { topic, code: 'between', ...spot, leanM, planeM: candidate.planeM };
+	}
 	const canReframe = ways.some(({ way, holds }) => way === 'reframe-wrists' && holds);
 	const isSpot = candidate.kind !== 'depth';
 	return { topic, code: 'manual', ...spot, isSpot, hasPoint, canReframe };

@@ -9,7 +9,7 @@ import {
 } from '$core/format/withheld';
 import { solve } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
-import { byOdds } from '$core/odds/byOdds';
+import { chanceOf } from '$core/odds/chanceOf';
 import { lookAt } from '$core/study/scene';
 import { drawableOf } from '../../plan/pictures';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
@@ -82,7 +82,7 @@ export class JobFiles {
 			const describe = (id: string) => {
 				const shot = job.shots.find((one) => one.id === id)?.shot;
 				if (!shot || !asksForSomething(shot)) return '';
-				return verdictWords(solve(shot, byOdds(this.#kit.contents.spreads)), settings.units);
+				return verdictWords(solve(shot, chanceOf(this.#kit.contents.spreads)), settings.units);
 			};
 			const text = writeCalendar(job, this.zone, describe, Date.now());
 			return this.#save(`${fileName(job.title)}.ics`, text, 'text/calendar');
@@ -120,7 +120,7 @@ export class JobFiles {
 		this.#making('the stage', async () => {
 			const shot = shotWithholding(this.#shot(), this.withheld);
 			const outcome = asksForSomething(shot)
-				? drawableOf(solve(shot, byOdds(this.#kit.contents.spreads)))
+				? drawableOf(solve(shot, chanceOf(this.#kit.contents.spreads)))
 				: { scene: lookAt(shot), plan: null, take: null };
 			const svg = stageSvg(outcome, settings.units, shot.title);
 			const name = `${fileName(shot.title)}-stage.${kind}`;

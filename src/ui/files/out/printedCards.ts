@@ -1,7 +1,7 @@
 import type { DayShot } from '$core/format/job';
 import type { Shot } from '$core/format/shot';
 import type { Spreads } from '$core/tables/spreads';
-import { byOdds } from '$core/odds/byOdds';
+import { chanceOf } from '$core/odds/chanceOf';
 import { drawableOf } from '../../plan/pictures';
 import { nameOfId } from '$words/names';
 import { asItIs, turnedOut } from '$core/advice/turnedOut';
@@ -27,7 +27,7 @@ export function printedCard(
 	spreads: Spreads,
 	units: Units
 ): PrintedCard {
-	const solution = asksForSomething(shot) ? solve(shot, byOdds(spreads)) : null;
+	const solution = asksForSomething(shot) ? solve(shot, chanceOf(spreads)) : null;
 	return {
 		title: shot.title,
 		when: [clock(startsAt), place].filter(Boolean).join(', '),

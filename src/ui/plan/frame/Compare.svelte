@@ -26,7 +26,7 @@
 			.find(({ key }) => key === second?.key) ?? null
 	);
 	const solution = $derived(
-		current && asksForSomething(current.shot) ? solve(current.shot, plan.byOdds) : null
+		current && asksForSomething(current.shot) ? solve(current.shot, plan.chance) : null
 	);
 	const secondWish = $derived.by(
 		keeping(

@@ -48,7 +48,7 @@
 	async function save() {
 		const others = keys.flatMap((key) => {
 			const choice = all.find((one) => one.key === key);
-			return choice && asksForSomething(choice.shot) ? solve(choice.shot, plan.byOdds) : [];
+			return choice && asksForSomething(choice.shot) ? solve(choice.shot, plan.chance) : [];
 		});
 		const solutions = [solution, ...others];
 		const { units } = settings;

@@ -23,7 +23,7 @@ export function captionOf({ plan, study }: Solution, units: Units, hasNames: boo
 	const { focus, fNumber } = plan;
 	if (!focus || fNumber === null) return 'nothing to focus on';
 	const on =
-		focus.kind === 'depth'
+		focus.kind === 'depth' || focus.kind === 'plane'
 			? `a plane ${distance(focus.depthM, units)} away`
 			: focus.kind === 'thing' || hasNames
 				? nameOf(study.shot, spotRef(focus))

@@ -1,3 +1,4 @@
+import type { Take } from '$core/study/candidate';
 import type { Shot } from '$core/format/shot';
 import { factsOf, OFFERED } from '$core/tables/landmarks';
 import { ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
@@ -6,7 +7,6 @@ import { likelyBadFrame } from '$core/odds/odds';
 import type { Spreads } from '$core/tables/spreads';
 import { along } from '$core/geometry/vector';
 import type { Solution } from '$core/study/plan';
-import type { Take } from '$core/study/take';
 import { FOCUS_SCHOOLS } from '$words/schools';
 import { fStop } from '$words/numbers';
 
@@ -145,7 +145,6 @@ function badChoice(take: Take, spreads: Spreads): SecondChoice {
 function badFrame(take: Take, spreads: Spreads): Shot {
 	const { shot, pose } = take.scene;
 	const bad = likelyBadFrame(take, BAD_OF, 1, spreads);
-	if (!bad) return shot;
 	const { cameraM, imageMm, personM } = bad.accidents;
 	const depthM = (pose.focalMm * imageMm) / (imageMm - pose.focalMm) / 1000;
 	const shiftOf = (id: string) => personM[bad.personIds.indexOf(id)] ?? 0;

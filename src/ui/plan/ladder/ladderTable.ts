@@ -119,10 +119,10 @@ function oddsLine({ study: { rungs } }: Solution, odds: OddsTable | null): Line 
 		label: 'good frames, %',
 		ref: { kind: 'camera', id: 'camera' },
 		isSingle: false,
-		cells: rungs.map(({ fNumber }) => {
-			const found = oddsAt(odds, fNumber);
-			if (!found) return null;
-			return { kind: 'number', text: String(Math.round(found.share * 100)), wrong: '' };
+		cells: rungs.map((take) => {
+			// what was counted in many frames, else what the pick went by
+			const share = oddsAt(odds, take.fNumber)?.share ?? take.candidate.chance.keeperShare(take);
+			return { kind: 'number', text: String(Math.round(share * 100)), wrong: '' };
 		})
 	};
 }
@@ -151,7 +151,9 @@ function lightLines({ study: { rungs, shot } }: Solution): Line[] {
 			};
 		})
 	});
-	const iso = line('iso', 'ISO', ['iso-high'], (one) => String(engravedIso(one.iso)));
+	const iso = line('iso', 'ISO', ['iso-high', 'iso-above-comfort'], (one) =>
+		String(engravedIso(one.iso))
+	);
 	if (shot.light.mode === 'flash') {
 		const power = line(
 			'power',

@@ -35,6 +35,22 @@
 	const worstPeople = $derived(
 		odds?.people.toSorted((a, b) => a.share - b.share).slice(0, 5) ?? []
 	);
+	/** How near to the best share of sharp frames the pick must come. */
+	const SURE_SHARES = {
+		wide: { sureness: 0.7 },
+		balanced: { sureness: undefined },
+		sure: { sureness: 0.95 }
+	} as const;
+	const SURENESS = [
+		{ value: 'wide', text: 'the wide end' },
+		{ value: 'balanced', text: 'balanced' },
+		{ value: 'sure', text: 'the sure end' }
+	] as const;
+	const sureness = $derived.by(() => {
+		const own = shot.choices.sureness;
+		if (own === undefined) return 'balanced';
+		return own < 0.85 ? 'wide' : 'sure';
+	});
 	const gain = (share: number) => Math.round((share - (odds?.share ?? 0)) * 100);
 	const gainWords = (share: number) => {
 		const points = gain(share);
@@ -108,10 +124,21 @@
 		value={shot.choices.pickBy}
 		onchoose={(pickBy) => plan.change({ ...shot, choices: { ...shot.choices, pickBy } })}
 	/>
+	{#if shot.choices.pickBy === 'odds'}
+		<Choice
+			label="how sure"
+			options={SURENESS}
+			value={sureness}
+			onchoose={(value) => {
+				const { sureness } = SURE_SHARES[value];
+				plan.change({ ...shot, choices: { ...shot.choices, sureness } });
+			}}
+		/>
+	{/if}
 	<p class="note">
 		How much hands, bodies and focusing spread is assumed, not measured: change it under “kit”, “my
-		hands”. By the odds, the pick is the widest f-number with which at least half of the frames are
-		good.
+		hands”. By the odds, the pick is the widest f-number that is sharp in nearly as many frames as
+		the best one.
 	</p>
 {/if}
 

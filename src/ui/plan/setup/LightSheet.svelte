@@ -5,6 +5,7 @@
 	import { ev100Of } from '$core/light/ev';
 	import { LIGHT_WORDS } from '$words/light';
 	import { reasonText } from '$words/reasons';
+	import { ruleOf, ruleValue, SHUTTER_RULES } from '../../shared/shutterRules';
 	import { settings } from '../../shared/settings.svelte';
 	import Choice from '../../shared/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
@@ -37,7 +38,10 @@
 		const ev100 = light?.mode === 'flash' ? light.ambientEv100 : (light?.ev100 ?? 12);
 		if (mode === 'unknown') set(null);
 		else if (mode === 'ambient') set({ mode, ev100 });
-		else set({ mode, guideNumberM: 36, distanceM: 3, ambientEv100: Math.min(ev100, 7) });
+		else {
+			const ambientEv100 = Math.min(ev100, 7);
+			set({ mode, guideNumberM: 36, distanceM: 3, ambientEv100, leastPower: 1 / 128 });
+		}
 	}
 
 	/** The light of the room, whichever mode it is for. */
@@ -170,16 +174,13 @@
 			{/if}
 		</div>
 		<Choice
-			label="by hand no slower than"
-			options={[
-				{ value: '1', text: '1 over the focal length' },
-				{ value: '2', text: '1 over twice that' }
-			]}
-			value={String(shot.choices.shutterRule) as '1' | '2'}
-			onchoose={(rule) =>
+			label="the shutter"
+			options={SHUTTER_RULES}
+			value={ruleValue(shot.choices.shutterRule)}
+			onchoose={(value) =>
 				plan.change({
 					...shot,
-					choices: { ...shot.choices, shutterRule: rule === '2' ? 2 : 1 }
+					choices: { ...shot.choices, shutterRule: ruleOf(value) }
 				})}
 		/>
 	{/if}

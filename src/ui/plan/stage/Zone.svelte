@@ -1,6 +1,7 @@
 <script lang="ts">
+	import type { Take } from '$core/study/candidate';
 	import type { Vec3 } from '$core/geometry/vector';
-	import type { Take } from '$core/study/take';
+
 	import { settings } from '../../shared/settings.svelte';
 	import type { StageView } from './stageView';
 	import { paintZone } from './zone';

@@ -1,3 +1,4 @@
+import type { Take } from '$core/study/candidate';
 import { headPoint } from '$core/anatomy/head';
 import { flatOutline, type Flat, type Outline } from '$core/anatomy/outline';
 import type { Sighting } from '$core/anatomy/sight';
@@ -11,7 +12,7 @@ import { worldPoint, type CameraPose } from '$core/geometry/camera';
 import { rowName } from '$words/rows';
 import { along, meanPoint, type Vec3 } from '$core/geometry/vector';
 import type { Scene } from '$core/study/scene';
-import { faceRatios, type Take } from '$core/study/take';
+import { faceRatios } from '$core/study/take';
 import { stateOf } from '$core/sharpness/state';
 import { CAMERA, PLANE, type ObjectRef } from '../plan.svelte';
 import { drawn, toPx, type StageView } from './stageView';

@@ -1,7 +1,7 @@
+import type { Take } from '$core/study/candidate';
 import { defocusAt } from '$core/optics/blur';
 import { isInFrame, seenFrom } from '$core/geometry/camera';
 import type { Vec3 } from '$core/geometry/vector';
-import type { Take } from '$core/study/take';
 import { toWorld, type StageView } from './stageView';
 
 /** The sharp zone as a wash whose strength follows the real ratio. */

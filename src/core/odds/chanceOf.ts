@@ -1,0 +1,23 @@
+import type { Chance } from '../study/candidate';
+import { standsForS } from '../study/light';
+import type { Spreads } from '../tables/spreads';
+import { drawsOf } from './draws';
+import { FrameSets } from './frameSets';
+
+/** Frames and seed of what a plan decides by: enough to be steady, few enough for every drag. */
+export const DECIDING_FRAMES = 1000;
+export const SEED = 1;
+
+/**
+ * What chance does to takes, with one's own hands and focusing.
+ *
+ * @param frames fewer are quicker, where many shots are only compared
+ */
+export function chanceOf(spreads: Spreads, frames = DECIDING_FRAMES): Chance {
+	const sets = new FrameSets(spreads, () => drawsOf(SEED, frames));
+	return {
+		shutterLimits: (take) => sets.of(take).shutterLimits,
+		sharpShare: (take) => sets.of(take).sharpShare(take.fNumber, standsForS(take)),
+		keeperShare: (take) => sets.of(take).keeperShare(take.fNumber, standsForS(take))
+	};
+}

@@ -1,0 +1,35 @@
+import type { Candidate, Take } from '../study/candidate';
+import { techniqueOf } from '../study/technique';
+import type { Spreads } from '../tables/spreads';
+import { conditionsOf, type Handling } from './conditions';
+import type { Draws } from './draws';
+import { FrameSet } from './frameSet';
+
+/** The frames of takes, worked out once for each focus and each way to reach it. */
+export class FrameSets {
+	readonly #spreads: Spreads;
+	readonly #draws: () => Draws;
+	readonly #known = new WeakMap<Candidate, Map<string, FrameSet>>();
+
+	/** @param draws asked for when the first frame is */
+	constructor(spreads: Spreads, draws: () => Draws) {
+		this.#spreads = spreads;
+		this.#draws = draws;
+	}
+
+	/** @param mode of focusing, instead of the plan's */
+	of(take: Take, mode?: Handling['mode']): FrameSet {
+		const { scene, candidate } = take;
+		const technique = techniqueOf(take, null);
+		const handling: Handling = mode ? { ...technique, mode } : technique;
+		const way = `${handling.technique} ${handling.mode}`;
+		const sets = this.#known.get(candidate) ?? new Map<string, FrameSet>();
+		this.#known.set(candidate, sets);
+		const found = sets.get(way);
+		if (found) return found;
+		const conditions = conditionsOf(scene, candidate, handling, this.#spreads);
+		const made = new FrameSet(conditions, this.#draws());
+		sets.set(way, made);
+		return made;
+	}
+}
