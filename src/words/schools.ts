@@ -18,6 +18,7 @@ export const SCHOOL_QUESTIONS: Readonly<Record<SchoolOf['question'], string>> = 
 	sharp: 'What is sharp',
 	surface: 'The surface of focus',
 	shutter: 'The shutter by hand',
+	point: 'Who chooses the point',
 	gives: 'What gives'
 };
 
@@ -32,6 +33,12 @@ export const SCHOOLS: Readonly<Record<SchoolOf['school'] | ShutterSchool['school
 	album: 'a small print held in the hand',
 	screen: 'full screen',
 	pixel: 'pixel by pixel',
+	point: 'a point placed by hand',
+	'eye-found': 'the camera finds the eye',
+	area: 'the camera, in an area',
+	'whole-frame': 'the camera, in the whole frame',
+	'hand-magnified': 'nobody: by hand, magnified',
+	'hand-finder': 'nobody: by hand, through the finder',
 	flat: 'a flat plane',
 	shell: 'a shell around the camera',
 	'iso-rises': 'the ISO rises, the shutter stays fast',

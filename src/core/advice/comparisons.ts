@@ -1,6 +1,6 @@
 import type { Take } from '../study/candidate';
 import { ABOUTS, withAbout, type About } from '../arrange/about';
-import type { Shot } from '../format/shot';
+import { FOCUS_BY, type Shot } from '../format/shot';
 import type { Exposure } from '../light/exposure';
 import { CHILDREN_S, GROUP_PREFERRED_S, GROUP_S, handsFloor } from '../light/shutterFloor';
 import { engraved, stopsBetween, widestFNumber } from '../optics/fNumber';
@@ -20,6 +20,8 @@ export interface Result {
 	readonly sharp: number;
 	readonly people: number;
 	readonly exposure: Exposure | null;
+	/** Share of the frames sharp, with the eyes open of all who count; null when nothing can be taken. */
+	readonly keeperShare: number | null;
 	/** Stops beside the shot as it stands; positive costs light. */
 	readonly costStops: number | null;
 }
@@ -30,6 +32,7 @@ const NOTHING: Result = {
 	sharp: 0,
 	people: 0,
 	exposure: null,
+	keeperShare: null,
 	costStops: null
 };
 
@@ -46,6 +49,7 @@ function resultOf(study: Study, changed: Shot): Result {
 		sharp: people - failingPeople(take).length,
 		people,
 		exposure: exposureOf(take),
+		keeperShare: take.candidate.chance.keeperShare(take),
 		costStops: now && stopsBetween(now.take.fNumber, take.fNumber)
 	};
 }
@@ -69,6 +73,7 @@ export type SchoolOf =
 			readonly question: 'shutter';
 			readonly school: 'computed' | 'one-over' | 'one-over-twice';
 	  }
+	| { readonly question: 'point'; readonly school: Shot['choices']['focusBy'] }
 	| { readonly question: 'sharp'; readonly school: 'album' | 'screen' | 'pixel' }
 	| { readonly question: 'surface'; readonly school: 'flat' | 'shell' }
 	| { readonly question: 'gives'; readonly school: 'iso-rises' | 'iso-lowest' };
@@ -120,6 +125,13 @@ export function schoolResults(study: Study): SchoolResult[] {
 				{ question: 'shutter', school },
 				choosing({ shutterRule: rule }),
 				choices.shutterRule === rule
+			)
+		),
+		...FOCUS_BY.map((focusBy) =>
+			entry(
+				{ question: 'point', school: focusBy },
+				choosing({ focusBy }),
+				choices.focusBy === focusBy
 			)
 		),
 		...(['album', 'screen', 'pixel'] as const).map((standard) =>

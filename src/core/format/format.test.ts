@@ -126,6 +126,10 @@ describe('reading a shot', () => {
 			'the focus must name a person, a thing or a depth, and nothing else'
 		],
 		['choices.safetyStops', 3, 'the margin must lie between 0 and 2 stops'],
+		['body.comfortIso', 25600, 'the highest ISO you like must lie within what the body has'],
+		['choices.shutterS', 1 / 16000, 'the shutter must not be faster than the body’s fastest'],
+		['choices.isoRule', 50, 'the ISO must lie between the body’s 100 and 12800'],
+		['choices.sureness', 0.3, 'how sure must lie between 0.5 and 0.99'],
 		['choices.shutterRule', 3, 'the shutter rule must be 1, 2 or computed'],
 		['version', 0, 'this version of the shot file is not known here'],
 		['people', 'everyone', 'the people must be a list']

@@ -12,7 +12,7 @@ const INTENTS = ['sharp', 'readable', 'recognisable', 'dissolved', 'any'] as con
 const LOOKS = ['bars', 'lights', 'foliage', 'wall', 'window', 'object', 'crowd'] as const;
 const SUPPORTS = ['handheld', 'braced', 'kneeling', 'monopod', 'tripod'] as const;
 export const TECHNIQUES = ['move-point', 'reframe', 'manual'] as const;
-const FOCUS_BY = [
+export const FOCUS_BY = [
 	'point',
 	'eye-found',
 	'area',

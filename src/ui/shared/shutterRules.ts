@@ -10,9 +10,9 @@ export const SHUTTER_RULES = [
 	{ value: '2', text: '1 over twice that' }
 ] as const;
 
-type Value = (typeof SHUTTER_RULES)[number]['value'];
+export type RuleValue = (typeof SHUTTER_RULES)[number]['value'];
 
-export const ruleValue = (rule: ShutterRule): Value => String(rule) as Value;
+export const ruleValue = (rule: ShutterRule): RuleValue => String(rule) as RuleValue;
 
-export const ruleOf = (value: Value): ShutterRule =>
+export const ruleOf = (value: RuleValue): ShutterRule =>
 	value === 'computed' ? value : value === '2' ? 2 : 1;

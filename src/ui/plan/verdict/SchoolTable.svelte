@@ -37,6 +37,8 @@
 		const light = exposureWords(exposure);
 		return `${fStop(engraved(fNumber))}${light && `, ${light}`}`;
 	}
+	const good = ({ keeperShare }: Result): string =>
+		keeperShare === null ? '' : `${Math.round(100 * keeperShare)} good in a hundred`;
 	function costs({ costStops }: Result): string {
 		if (costStops === null || Math.abs(costStops) < 1 / 6) return '';
 		return `${costStops > 0 ? 'costs' : 'saves'} ${stopsInWords(Math.abs(costStops))}`;
@@ -60,6 +62,7 @@
 						>
 						{result.sharp}/{result.people} sharp
 					</td>
+					<td>{good(result)}</td>
 					<td>{costs(result)}</td>
 					<td>
 						{#if isOwn}<span class="now">as it is</span>
