@@ -2,7 +2,8 @@ import Dexie, { type EntityTable, type Table } from 'dexie';
 import { z } from 'zod';
 import { JOB_SHAPE, SLOT_SHAPE } from '$core/format/job';
 import { SpreadsSchema } from '$core/format/odds';
-import { BodySchema, LensSchema, ShotSchema } from '$core/format/shot';
+import { BodySchema, LensSchema } from '$core/format/gear';
+import { ShotSchema } from '$core/format/shot';
 import { BODIES, LENSES } from './kit';
 import { withDays, type JobOf2, type ShotOf2 } from './upgrade';
 

@@ -1,4 +1,5 @@
-import { ON_SENSOR_GRID, type Body, type Lens } from '$core/format/shot';
+import { ON_SENSOR_GRID } from '$core/format/gear';
+import type { Body, Lens } from '$core/format/shot';
 
 /** Generic bodies and lenses to start from. No maker's: the numbers are the usual ones of their kind. */
 

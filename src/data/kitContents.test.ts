@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { BodySchema, LensSchema } from '$core/format/shot';
+import { BodySchema, LensSchema } from '$core/format/gear';
 import { BODIES, LENSES } from './kit';
 import { lensesFor, PRESET_KIT } from './kitContents';
 import { Store } from './store';

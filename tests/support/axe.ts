@@ -13,6 +13,7 @@ const SOURCE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe
  * @param within looks only there: what lies behind an open dialog was looked at before
  */
 export async function axe(page: Page, within = 'html'): Promise<void> {
+	await expect(page.locator(within).first()).toBeVisible();
 	const isThere = await page.evaluate(() => 'axe' in window);
 	if (!isThere) await page.evaluate(SOURCE);
 	const isNight = await page.evaluate(() => document.documentElement.dataset['look'] === 'night');

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { length, list, number, oneOf, record, text, whole } from './fields';
 import { BUILDS } from '../tables/heads';
-import { BodySchema, LensSchema, LIMITS, ShotSchema } from './shot';
+import { BodySchema, LensSchema } from './gear';
+import { LIMITS, ShotSchema } from './shot';
 
 /** A day's work as a file: an ordered list of shots, who is there, and the kit. */
 

@@ -8,13 +8,9 @@ import { FrameSets } from './frameSets';
 export const DECIDING_FRAMES = 1000;
 export const SEED = 1;
 
-/**
- * What chance does to takes, with one's own hands and focusing.
- *
- * @param frames fewer are quicker, where many shots are only compared
- */
-export function chanceOf(spreads: Spreads, frames = DECIDING_FRAMES): Chance {
-	const sets = new FrameSets(spreads, () => drawsOf(SEED, frames));
+/** What chance does to takes, with one's own hands and focusing. */
+export function chanceOf(spreads: Spreads): Chance {
+	const sets = new FrameSets(spreads, () => drawsOf(SEED, DECIDING_FRAMES));
 	return {
 		shutterLimits: (take) => sets.of(take).shutterLimits,
 		sharpShare: (take) => sets.of(take).sharpShare(take.fNumber, standsForS(take)),

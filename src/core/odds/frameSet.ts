@@ -2,7 +2,7 @@ import { FEW_LOST, SOME_LOST, type ShutterLimits } from '../study/candidate';
 import { bendFactor, vergenceOfImage } from '../optics/focus';
 import { imageOf, type Conditions, type PersonConditions } from './conditions';
 import type { Draws } from './draws';
-import { WorstPoints } from './worstPoints';
+import { WorstPoints, type Blurs } from './worstPoints';
 
 /** No picture of people by hand is taken slower. Common practice, no source. */
 const SLOWEST_S = 1 / 30;
@@ -28,11 +28,9 @@ export interface Accidents {
 export class FrameSet {
 	readonly conditions: Conditions;
 	readonly draws: Draws;
-	/** Of every target of every frame, as squares over what is allowed: the defocus at f/1. */
-	readonly #disc: Float64Array;
-	/** What motion and shake add in a second. */
-	readonly #streak: Float64Array;
 	readonly #worst: WorstPoints;
+	/** Played once more when single targets are asked for: many sets are only asked for shares. */
+	#blurs: Blurs | null = null;
 	readonly #isWrong: Uint8Array;
 	#isLost: Uint8Array | null = null;
 	/** Camera forward, m; image distance focused at, mm; a person away, m, and how many times as fast. */
@@ -43,18 +41,15 @@ export class FrameSet {
 	#limits: ShutterLimits | null = null;
 
 	constructor(conditions: Conditions, draws: Draws) {
-		const { targets, people, wrongChance } = conditions;
+		const { people, wrongChance } = conditions;
 		this.conditions = conditions;
 		this.draws = draws;
-		this.#disc = new Float64Array(draws.frames * targets.length);
-		this.#streak = new Float64Array(draws.frames * targets.length);
 		this.#isWrong = Uint8Array.from(draws.wrong(), (part) => (part < wrongChance ? 1 : 0));
 		this.#cameraM = this.#sway();
 		this.#imageMm = this.#focusing();
 		this.#personM = people.map((person) => this.#alongAxis(person));
 		this.#times = people.map(({ index, speedSpread }) => draws.speed(index, speedSpread));
-		this.#play();
-		this.#worst = new WorstPoints(this.#disc, this.#streak, draws.frames);
+		this.#worst = new WorstPoints(this.#play(), draws.frames);
 	}
 
 	get frames(): number {
@@ -62,9 +57,11 @@ export class FrameSet {
 	}
 
 	/** What becomes of every target in every frame. */
-	#play(): void {
+	#play(): Blurs {
 		const { targets, people, focalMm, fieldBend, shakeMmPerS } = this.conditions;
 		const count = targets.length;
+		const disc = new Float64Array(this.frames * count);
+		const streak = new Float64Array(this.frames * count);
 		const depth = Float64Array.from(targets, ({ depthM }) => depthM);
 		const aside = Float64Array.from(targets, ({ asideM }) => asideM);
 		const still = new Float64Array(this.frames);
@@ -86,13 +83,14 @@ export class FrameSet {
 					fieldBend === 0
 						? 1
 						: bendFactor(fieldBend, 1 / Math.hypot(1, (aside[i] as number) * perM));
-				const disc = perVergence * (perM - planePerM / bend);
+				const width = perVergence * (perM - planePerM / bend);
 				const faster = (times[i] as Float64Array)[frame] as number;
 				const run = ((speed[i] as number) * faster * imageMm * perM) / 1000;
-				this.#disc[at] = disc * disc * (perAllowed[i] as number);
-				this.#streak[at] = (shaken + run * run) * (perAllowed[i] as number);
+				disc[at] = width * width * (perAllowed[i] as number);
+				streak[at] = (shaken + run * run) * (perAllowed[i] as number);
 			}
 		}
+		return { disc, streak };
 	}
 
 	/** Where each frame is focused, mm behind the lens. */
@@ -185,9 +183,9 @@ export class FrameSet {
 	 */
 	excess(frame: number, target: number, fNumber: number, standsForS: number): number {
 		const at = frame * this.conditions.targets.length + target;
+		const { disc, streak } = (this.#blurs ??= this.#play());
 		return (
-			(this.#disc[at] as number) / (fNumber * fNumber) +
-			(this.#streak[at] as number) * standsForS * standsForS
+			(disc[at] as number) / (fNumber * fNumber) + (streak[at] as number) * standsForS * standsForS
 		);
 	}
 

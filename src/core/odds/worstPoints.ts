@@ -1,3 +1,11 @@
+/** Of every target of every frame, frame by frame, as squares over what is allowed. */
+export interface Blurs {
+	/** The defocus at f/1. */
+	readonly disc: Float64Array;
+	/** What motion and shake add in a second. */
+	readonly streak: Float64Array;
+}
+
 /**
  * The targets that decide whether a frame is sharp. A target with less defocus and less streak than
  * another fails at no f-number and no shutter at which the other does not: of dozens a few are left.
@@ -6,14 +14,10 @@
 export class WorstPoints {
 	/** Where the points of each frame begin. */
 	readonly #from: Uint32Array;
-	readonly #disc: Float64Array;
-	readonly #streak: Float64Array;
+	#disc: Float64Array;
+	#streak: Float64Array;
 
-	/**
-	 * @param disc   squares over what is allowed, frame by frame: of the defocus at f/1
-	 * @param streak the same of what motion and shake add in a second
-	 */
-	constructor(disc: Float64Array, streak: Float64Array, frames: number) {
+	constructor({ disc, streak }: Blurs, frames: number) {
 		const count = disc.length / frames;
 		this.#from = new Uint32Array(frames + 1);
 		this.#disc = new Float64Array(disc.length);
@@ -26,6 +30,8 @@ export class WorstPoints {
 			}
 			this.#from[frame + 1] = end;
 		}
+		this.#disc = this.#disc.slice(0, end);
+		this.#streak = this.#streak.slice(0, end);
 	}
 
 	/** Puts a point among those of a frame, unless one is worse, and drops those that it beats. */
