@@ -5,6 +5,7 @@ import { oddsOf, oddsOfAll, type Odds, type Otherwise } from '$core/odds/odds';
 import { standsForS } from '$core/study/light';
 import { stopsBetween } from '$core/optics/fNumber';
 import { study, type Study } from '$core/study/study';
+import { techniqueOf } from '$core/study/technique';
 import type { Spreads } from '$core/tables/spreads';
 import { serve } from './protocol';
 
@@ -57,7 +58,8 @@ export type OddsQuestions = {
 const SEED = 1;
 /** Frames of each round: the first is there at once. */
 const ROUNDS = [1000, 5000] as const;
-const DETAIL_FRAMES = 2000;
+/** As many as the last round has, so that what would help is compared with like. */
+const DETAIL_FRAMES = ROUNDS[1];
 
 serve<OddsQuestions>({
 	async table({ shot, spreads }, { tell, breathe }) {
@@ -95,6 +97,7 @@ function helpsFor(studied: Study, taken: Take, spreads: Spreads): Help[] {
 	const share = (otherwise: Otherwise, take: Take | null = taken) =>
 		take ? oddsOf(take, DETAIL_FRAMES, SEED, spreads, otherwise).share : 0;
 	const shutterS = standsForS(taken);
+	const other = techniqueOf(taken, null).mode === 'single' ? 'continuous' : 'single';
 	const supports = (['braced', 'kneeling', 'monopod', 'tripod'] as const).filter(
 		(support) => support !== shot.camera.support
 	);
@@ -107,8 +110,7 @@ function helpsFor(studied: Study, taken: Take, spreads: Spreads): Help[] {
 			share: share({ shutterS }, heldBy(studied, support).at(taken.fNumber))
 		})),
 		{ kind: 'faster-shutter', share: share({ shutterS: shutterS / 2 }) },
-		{ kind: 'single-focusing', share: share({ mode: 'single' }) },
-		{ kind: 'continuous-focusing', share: share({ mode: 'continuous' }) },
+		{ kind: `${other}-focusing`, share: share({ mode: other }) },
 		...(stopped ? [{ kind: 'one-more-stop' as const, share: share({}, stopped) }] : [])
 	];
 }
