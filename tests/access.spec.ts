@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { axe } from './support/axe';
+import { atRest, axe } from './support/axe';
 import { expect, test } from './support/app';
 
 /** For every eye, hand and screen. */
@@ -36,20 +36,17 @@ for (const look of ['day', 'night'] as const) {
 			test.setTimeout(150_000);
 			await app.openSample(/The couple/);
 			await app.openMenu();
-			await settled(page);
 			await axe(page, 'dialog[open]');
 			await page.keyboard.press('Escape');
 
 			await app.verdict.getByRole('button', { name: 'why' }).click();
 			await expect(page.locator('.js-plotly-plot .trace').first()).toBeVisible();
-			await settled(page);
 			await axe(page, 'dialog[open]');
 			await page.keyboard.press('Escape');
 			await expect(page.getByRole('dialog')).toBeHidden();
 
 			await page.keyboard.press('?');
 			await expect(page.getByRole('dialog')).toBeVisible();
-			await settled(page);
 			await axe(page, 'dialog[open]');
 		});
 
@@ -63,7 +60,6 @@ for (const look of ['day', 'night'] as const) {
 			await axe(page, '[popover]');
 			await page.keyboard.press('Escape');
 			await page.getByRole('button', { name: 'Files', exact: true }).click();
-			await settled(page);
 			await axe(page, 'dialog[open]');
 			await page.keyboard.press('Escape');
 
@@ -71,7 +67,6 @@ for (const look of ['day', 'night'] as const) {
 			await expect(page.locator('.settings')).toBeVisible();
 			await axe(page);
 			await page.getByRole('button', { name: 'Taken…' }).click();
-			await settled(page);
 			await axe(page, 'dialog[open]');
 			await page.keyboard.press('Escape');
 			await expect(page.getByRole('dialog')).toBeHidden();
@@ -89,7 +84,6 @@ for (const look of ['day', 'night'] as const) {
 			await expect(page.getByText(/Least: f/)).toBeVisible();
 			await axe(page);
 			await app.eachSetupSheet(async () => {
-				await settled(page);
 				await axe(page, 'dialog[open]');
 			});
 		});
@@ -102,12 +96,6 @@ for (const look of ['day', 'night'] as const) {
 		});
 	});
 }
-
-/** Waits for a dialog to have come to rest. */
-const settled = (page: Page) =>
-	page.waitForFunction(() =>
-		document.getAnimations().every(({ playState }) => playState !== 'running')
-	);
 
 test('the whole of Plan fits 1280 × 660 without scrolling', async ({ app, page }) => {
 	for (const title of [/Two families/, /The couple/, /Everyone, from the balcony/]) {
@@ -163,7 +151,7 @@ test.describe('a phone', () => {
 			);
 		expect(await tooLow()).toEqual([]);
 		await app.openMenu();
-		await settled(page);
+		await atRest(page);
 		expect(await tooLow()).toEqual([]);
 	});
 
@@ -188,7 +176,7 @@ test('320 px wide: nothing is cut off', async ({ app, page }) => {
 	expect(await surplus(page)).toBe(0);
 	await axe(page);
 	await app.openMenu();
-	await settled(page);
+	await atRest(page);
 	expect(await surplus(page)).toBe(0);
 	await page.keyboard.press('Escape');
 	await expect(page.getByRole('dialog')).toBeHidden();

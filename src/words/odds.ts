@@ -22,12 +22,19 @@ export const between = ({ low, high }: Pick<Share, 'low' | 'high'>): string =>
 /** Above this nobody takes so many: something must change instead. */
 const MOST_FRAMES = 60;
 
-/** "Take six frames to be 95 % sure of one good one." */
-export function framesSentence({ toTake, share }: Odds): string {
+/** From this share on it is said beside the frames to take that somebody blinks. */
+const MANY_BLINKS = 0.2;
+
+/** "Take six frames to be 95 % sure of one good one. Somebody blinks in about 44 % of them." */
+export function framesSentence({ toTake, share, causes }: Odds): string {
 	if (toTake === null) return 'None of the frames tried was good: see why.';
 	if (toTake > MOST_FRAMES) return `Hardly a frame would be good (${aboutShare(share)}): see why.`;
 	if (toTake === 1) return 'One frame is enough to be 95 % sure; take two.';
-	return `Take ${count(toTake)} frames to be 95 % sure of one good one.`;
+	// all faces may hold, and yet few frames be good
+	const blinking = causes.find(({ cause }) => cause === 'blinking')?.share ?? 0;
+	const blinks =
+		blinking < MANY_BLINKS ? '' : ` Somebody blinks in ${aboutShare(blinking)} of them.`;
+	return `Take ${count(toTake)} frames to be 95 % sure of one good one.${blinks}`;
 }
 
 const CAUSES: Readonly<Record<Cause, string>> = {

@@ -14,6 +14,7 @@ const SOURCE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe
  */
 export async function axe(page: Page, within = 'html'): Promise<void> {
 	await expect(page.locator(within).first()).toBeVisible();
+	await atRest(page);
 	const isThere = await page.evaluate(() => 'axe' in window);
 	if (!isThere) await page.evaluate(SOURCE);
 	const isNight = await page.evaluate(() => document.documentElement.dataset['look'] === 'night');
@@ -31,6 +32,12 @@ export async function axe(page: Page, within = 'html'): Promise<void> {
 	);
 	expect(found).toEqual([]);
 }
+
+/** Waits for what opens to have come to rest: half faded in it has no contrast. */
+export const atRest = (page: Page) =>
+	page.waitForFunction(() =>
+		document.getAnimations().every(({ playState }) => playState !== 'running')
+	);
 
 declare global {
 	interface Window {
