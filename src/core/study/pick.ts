@@ -35,8 +35,12 @@ export function widestThatHolds(
 	const feasible = withMargin.length > 0 ? withMargin : within(1);
 	if (feasible.length === 0) return settle(leastBad(takes));
 	const kept = mostIntents(feasible);
-	const lit = kept.filter(lightAllows);
-	return settle(widestOf(lit.length > 0 ? lit : kept));
+	// the light rules out rungs, not candidates: one exposure a rung is enough
+	for (const fNumber of new Set(kept.map((take) => take.fNumber).sort((a, b) => a - b))) {
+		const settled = settle(kept.filter((take) => take.fNumber === fNumber));
+		if (lightAllows(settled)) return settled;
+	}
+	return settle(widestOf(kept));
 }
 
 /** A `key` person is focused on where that costs no more than a third of a stop. */

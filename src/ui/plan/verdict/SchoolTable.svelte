@@ -38,7 +38,7 @@
 		return `${fStop(engraved(fNumber))}${light && `, ${light}`}`;
 	}
 	const good = ({ keeperShare }: Result): string =>
-		keeperShare === null ? '' : `${Math.round(100 * keeperShare)} good in a hundred`;
+		keeperShare === null ? '' : `, ${Math.round(100 * keeperShare)} % good`;
 	function costs({ costStops }: Result): string {
 		if (costStops === null || Math.abs(costStops) < 1 / 6) return '';
 		return `${costStops > 0 ? 'costs' : 'saves'} ${stopsInWords(Math.abs(costStops))}`;
@@ -60,9 +60,8 @@
 						<span class={result.feasible ? 'is-sharp' : 'is-soft'}
 							>{result.feasible ? '●' : '○'}</span
 						>
-						{result.sharp}/{result.people} sharp
+						{result.sharp}/{result.people} sharp{good(result)}
 					</td>
-					<td>{good(result)}</td>
 					<td>{costs(result)}</td>
 					<td>
 						{#if isOwn}<span class="now">as it is</span>
