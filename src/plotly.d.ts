@@ -1,5 +1,5 @@
-/** The part of Plotly that is used here; the strict bundle ships without types. */
-declare module 'plotly.js-strict-dist-min' {
+/** The part of Plotly that is used here; the small bundle ships without types. */
+declare module 'plotly.js-basic-dist-min' {
 	const plotly: {
 		react(
 			node: HTMLElement,

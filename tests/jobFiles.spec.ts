@@ -122,7 +122,8 @@ test('a shot list that was changed in a spreadsheet comes back', async ({ app, p
 	await page.keyboard.press('Escape');
 	const changed = bytes.toString().replace('2026-09-26 13:30', '2026-09-26 13:10');
 	await give(app, 'list.csv', Buffer.from(changed));
-	const dialog = page.getByRole('dialog');
+	// the one that was left may still be fading
+	const dialog = page.getByRole('dialog').filter({ hasText: 'What is in this file' });
 	await expect(dialog).toContainText('different: time');
 	await dialog.getByLabel('The couple under the arcade: what to do').selectOption('replace');
 	await dialog.getByRole('button', { name: 'Take it over' }).click();

@@ -14,7 +14,9 @@ function uniforms(seed: number): () => number {
 	let [x, y, z, w] = [123456789 ^ seed, 362436069, 521288629, 88675123];
 	return () => {
 		const t = x ^ (x << 11);
-		[x, y, z] = [y, z, w];
+		x = y;
+		y = z;
+		z = w;
 		w = w ^ (w >>> 19) ^ (t ^ (t >>> 8));
 		return ((w >>> 0) + 0.5) / 4294967296;
 	};
@@ -98,6 +100,22 @@ export function naiveSharpShare(take: Take, shutterS: number, frames: number, se
 		.map(({ seen, factor }) => ({ seen, allowed: factor * toleranceMm }));
 	const followed = technique === 'manual' && candidate.kind === 'plane' ? null : candidate.personId;
 
+	/** Whether an aim is sharp in a frame that is focused at a depth, m, with the image plane at v, mm. */
+	const isGood = (
+		{ seen, allowed }: Aim,
+		frame: { focused: number; v: number; forward: number; shake: number },
+		away: number,
+		speed: number
+	): boolean => {
+		const { focused, v, forward, shake } = frame;
+		const depth = seen.depthM + away - forward;
+		const cosine = depth / Math.sqrt(depth ** 2 + seen.rightM ** 2 + seen.upM ** 2);
+		const surface = focused * (1 - lens.fieldBend * (1 - cosine));
+		const defocus = ((f / fNumber) * v * (1 / depth - 1 / surface)) / 1000;
+		const motion = (shutterS * speed * v) / (1000 * depth);
+		return defocus ** 2 + motion ** 2 + shake ** 2 <= allowed ** 2;
+	};
+
 	const lock = people.findIndex(({ person }) => person.id === followed);
 	const unsure = people.map(() => 0);
 	let sharp = 0;
@@ -113,21 +131,14 @@ export function naiveSharpShare(take: Take, shutterS: number, frames: number, se
 		const s = (plane + (unsure[lock] ?? 0)) * 1000;
 		const v = (s * f) / (s - f) + missed;
 		const focused = (v * f) / (v - f) / 1000;
-		const isGood = ({ seen, allowed }: Aim, away: number, speed: number): boolean => {
-			const depth = seen.depthM + away - forward;
-			const cosine = depth / Math.sqrt(depth ** 2 + seen.rightM ** 2 + seen.upM ** 2);
-			const surface = focused * (1 - lens.fieldBend * (1 - cosine));
-			const defocus = ((f / fNumber) * v * (1 / depth - 1 / surface)) / 1000;
-			const motion = (shutterS * speed * v) / (1000 * depth);
-			return defocus ** 2 + motion ** 2 + shake ** 2 <= allowed ** 2;
-		};
+		const frame = { focused, v, forward, shake };
 		const isSharp =
-			things.every((one) => isGood(one, 0, 0)) &&
+			things.every((one) => isGood(one, frame, 0, 0)) &&
 			people.every(({ person, a, median, spread, own }, p) => {
 				const walked = person.motion === 'walking' ? (mode === 'continuous' ? foresight : -lag) : 0;
 				const away = (a / 1000) * r * normal() + walked + (unsure[p] ?? 0);
 				const speed = median * Math.exp(spread * normal());
-				return own.every((one) => isGood(one, away, speed));
+				return own.every((one) => isGood(one, frame, away, speed));
 			});
 		if (isSharp) sharp += 1;
 	}

@@ -35,7 +35,7 @@
 		const [rungs, axis, across, hover] = [[...fNumbers], yaxis, level, format];
 		if (!node) return;
 		let isGone = false;
-		void import('plotly.js-strict-dist-min')
+		void import('plotly.js-basic-dist-min')
 			.then(({ default: plotly }) => {
 				if (isGone) return;
 				const style = getComputedStyle(node);
