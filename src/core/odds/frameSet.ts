@@ -150,9 +150,7 @@ export class FrameSet {
 
 	/** Share of the frames that are sharp and have the eyes open of all who count. */
 	keeperShare(fNumber: number, standsForS: number): number {
-		this.#isLost ??= this.#isWrong.map((isWrong, frame) =>
-			isWrong === 1 || this.hasBlink(frame) ? 1 : 0
-		);
+		this.#isLost ??= this.#wrongOrShut();
 		return this.#shareOf(this.#isLost, fNumber, standsForS);
 	}
 
@@ -162,6 +160,18 @@ export class FrameSet {
 			if (isLost[frame] === 0 && this.#worst.areSharp(frame, fNumber, standsForS)) sharp += 1;
 		}
 		return sharp / this.frames;
+	}
+
+	#wrongOrShut(): Uint8Array {
+		const lost = this.#isWrong.slice();
+		const { people, shutChance } = this.conditions;
+		for (const { counts, blinks, index } of people) {
+			if (!counts || !blinks) continue;
+			this.draws.ofPerson(index, 'lids').forEach((part, frame) => {
+				if (part < shutChance) lost[frame] = 1;
+			});
+		}
+		return lost;
 	}
 
 	/** Whether somebody who counts has their eyes shut. */

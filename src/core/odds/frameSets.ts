@@ -10,6 +10,8 @@ export class FrameSets {
 	readonly #spreads: Spreads;
 	readonly #draws: () => Draws;
 	readonly #known = new WeakMap<Candidate, Map<string, FrameSet>>();
+	/** Asked several times for each rung: its frames as the plan has them. */
+	readonly #planned = new WeakMap<Take, FrameSet>();
 
 	/** @param draws asked for when the first frame is */
 	constructor(spreads: Spreads, draws: () => Draws) {
@@ -19,9 +21,15 @@ export class FrameSets {
 
 	/** @param mode of focusing, instead of the plan's */
 	of(take: Take, mode?: Handling['mode']): FrameSet {
-		const { scene, candidate } = take;
+		const planned = mode ? undefined : this.#planned.get(take);
+		if (planned) return planned;
 		const technique = techniqueOf(take, null);
-		const handling: Handling = mode ? { ...technique, mode } : technique;
+		const frames = this.#handled(take, mode ? { ...technique, mode } : technique);
+		if (!mode) this.#planned.set(take, frames);
+		return frames;
+	}
+
+	#handled({ scene, candidate }: Take, handling: Handling): FrameSet {
 		const way = `${handling.technique} ${handling.mode}`;
 		const sets = this.#known.get(candidate) ?? new Map<string, FrameSet>();
 		this.#known.set(candidate, sets);
