@@ -17,9 +17,21 @@ test('the odds come by themselves, follow a change, and say what would help', as
 		why.getByText(/of the frames are lost because the focusing is a little off/)
 	).toBeVisible();
 	await expect(why.getByText(/is lost most often/)).toBeVisible();
-	const tripod = why.getByRole('row', { name: /^take a tripod/ });
-	await expect(tripod).toContainText(/about \d+ %/);
 	await expect(why.locator('.js-plotly-plot').first().locator('.trace')).toHaveCount(3);
+	// each with what it brings, the most first; a click does it, undo takes it back
+	const helps = why.locator('ul.advice').getByRole('button');
+	const gains = (await helps.allTextContents()).map((text) =>
+		Number(/(\d+) more good frames in a hundred/.exec(text)?.[1])
+	);
+	expect(gains.length).toBeGreaterThan(2);
+	expect(gains).toEqual(gains.toSorted((a, b) => b - a));
+	await helps.filter({ hasText: /^Take 1\/\d+ at ISO/ }).click();
+	await expect(why.getByText('The shutter stays at 1/320, as you fixed it.')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(why).toBeHidden();
+	await page.keyboard.press('Control+z');
+	await expect(app.headline).toContainText('1/160');
+	await app.verdict.getByRole('button', { name: 'why' }).click();
 
 	// the surer, the narrower; the school that asks for no odds is the widest of all
 	const f = async () => parseFloat((await app.pick().textContent()) ?? '');

@@ -1,7 +1,8 @@
 import type { AdviceData, MoveMade, MoveMadeOf } from '$core/format/advice';
 import type { Shot } from '$core/format/shot';
+import { isoWords, shutterWords } from './light';
 import { nameOfId, namesOf, personName } from './names';
-import { fStop, smallLength, stopsInWords, type Units } from './numbers';
+import { distance, fStop, smallLength, stopsInWords, type Units } from './numbers';
 
 /** Advice as one would say it to oneself or to the people. */
 
@@ -38,6 +39,25 @@ const MOVES: Sayings = {
 	'softer-need': ({ personId }, shot) => `Let ${nameOfId(shot, personId)} be a little soft`,
 	'give-up-thing': ({ thingId }, shot) =>
 		`Let the ${nameOfId(shot, thingId)} be known rather than sharp`,
+	hold: ({ support }) =>
+		({
+			braced: 'Lean on something',
+			kneeling: 'Kneel',
+			monopod: 'Take a monopod',
+			tripod: 'Take a tripod'
+		})[support],
+	'faster-shutter': ({ shutterS, iso }) => `Take ${shutterWords(shutterS)} at ${isoWords(iso)}`,
+	'more-light': ({ stops }) =>
+		`Find ${stops === 1 ? 'a stop' : stopsInWords(stops)} more light, by a window or a lamp`,
+	flash: ({ distanceM }, _, units) => `Take a flash, ${distance(distanceM, units)} from them`,
+	'focus-by': ({ focusBy }) =>
+		({
+			point: 'Put the focus point there yourself',
+			'eye-found': 'Let the camera find the eye',
+			'hand-magnified': 'Focus by hand, magnified'
+		})[focusBy],
+	'third-more': () => 'Stop down a third more',
+	'near-eye': ({ personId }, shot) => `Ask only for ${nameOfId(shot, personId)}’s near eye`,
 	'give-up': ({ personIds, need }, shot) => {
 		const names = namesOf(
 			personIds.map((id) => personName(shot, id)),
@@ -54,6 +74,7 @@ function moveWords(move: MoveMade, shot: Shot, units: Units): string {
 	return say(move, shot, units);
 }
 
+/** What it brings, in stops where that is what it is. */
 function gainWords({ gain, fNumber }: AdviceData): string {
 	const f = fStop(fNumber);
 	switch (gain.kind) {
@@ -65,13 +86,53 @@ function gainWords({ gain, fNumber }: AdviceData): string {
 			return `that part of the background is gone, at ${f}`;
 		case 'stops':
 			return `gains ${stopsInWords(gain.stops)}, ${f} is enough`;
+		case 'frames':
+			return `at ${f}`;
 	}
+}
+
+/** "14 more good frames in a hundred"; empty where it changes nothing. */
+function framesWords({ gainFrames }: AdviceData): string {
+	const frames = Math.round(gainFrames);
+	if (frames === 0) return '';
+	const many = Math.abs(frames);
+	return `${many} ${frames > 0 ? 'more' : 'fewer'} good ${many === 1 ? 'frame' : 'frames'} in a hundred`;
 }
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-/** "Close the rows up: the back row 35 cm forward: gains 0.8 stops, f/4 is enough." */
-export function adviceText(advice: AdviceData, shot: Shot, units: Units): string {
+/** What to do and what it brings: a sentence, and its parts for where there is little room. */
+export interface AdviceWords {
+	/** "Close the rows up: the back row 35 cm forward". */
+	readonly move: string;
+	/** "all sharp", "+14 in 100", or stops where no frames are gained. */
+	readonly gain: string;
+	/** "Close the rows up: the back row 35 cm forward: gains a stop, f/4 is enough, 14 more good frames in a hundred." */
+	readonly text: string;
+}
+
+export function adviceWords(advice: AdviceData, shot: Shot, units: Units): AdviceWords {
 	const [first = '', ...rest] = advice.moves.map((move) => moveWords(move, shot, units));
-	return `${[first, ...rest.map(lowerFirst)].join(', and ')}: ${gainWords(advice)}.`;
+	const move = [first, ...rest.map(lowerFirst)].join(', and ');
+	const frames = framesWords(advice);
+	return {
+		move,
+		gain: shortGain(advice),
+		text: `${move}: ${[gainWords(advice), frames].filter((part) => part !== '').join(', ')}.`
+	};
+}
+
+function shortGain({ gain, gainFrames, fNumber }: AdviceData): string {
+	const frames = Math.round(gainFrames);
+	if (gain.kind === 'holds-everyone') return 'all sharp';
+	if (frames > 0) return `+${frames} in 100`;
+	switch (gain.kind) {
+		case 'background-comes':
+		case 'background-gone':
+			return 'background';
+		case 'stops':
+			return `+${stopsInWords(gain.stops)}`;
+		case 'frames':
+			return fStop(fNumber);
+	}
 }

@@ -6,7 +6,7 @@ import { sampleDay } from '$data/sampleDay';
 import { metricLengths } from '$tests/support/lengths';
 import { ahead, person, shotOf } from '$tests/support/shots';
 import { solve } from '$tests/support/solved';
-import { adviceText } from './advice';
+import { adviceWords } from './advice';
 import { cardOf } from './card';
 import { framingProblemText } from './framing';
 import { lightInShort } from './light';
@@ -43,8 +43,8 @@ function said(shot: Shot, units: 'm' | 'ft'): string[] {
 		...verdictOf(solution, units).sentences,
 		JSON.stringify(cardOf(solution, null, units)),
 		lightInShort(shot, units),
-		...adviceFor(solution.study, Object.values(LENSES)).map(({ data }) =>
-			adviceText(data, shot, units)
+		...adviceFor(solution.study, Object.values(LENSES)).map(
+			({ data }) => adviceWords(data, shot, units).text
 		)
 	];
 }

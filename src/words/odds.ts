@@ -58,16 +58,3 @@ export function hardestSentence(shot: Shot, { hardest }: Odds): string {
 	if (!hardest) return '';
 	return `${nameOf(shot, spotRef(hardest))} is lost most often, in ${aboutShare(hardest.missed)} of the frames.`;
 }
-
-/** What would help. */
-export const HELP_WORDS = {
-	handheld: 'take it in the hand',
-	braced: 'lean on something',
-	kneeling: 'kneel',
-	monopod: 'take a monopod',
-	tripod: 'take a tripod',
-	'faster-shutter': 'a shutter twice as fast',
-	'single-focusing': 'single focusing',
-	'continuous-focusing': 'continuous focusing',
-	'one-more-stop': 'one more stop'
-} as const;

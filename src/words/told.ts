@@ -2,7 +2,7 @@ import { whereStands } from '$core/arrange/rows';
 import type { Advice } from '$core/advice/advice';
 import type { PlanFile } from '$core/format/plan';
 import type { Solution } from '$core/study/plan';
-import { adviceText } from './advice';
+import { adviceWords } from './advice';
 import { cautionText } from './cautions';
 import { reasonText } from './reasons';
 import { whereWords } from './rows';
@@ -23,7 +23,9 @@ export function toldPlan({ plan, study }: Solution, advice?: readonly Advice[]):
 		reasons: plan.reasons.map((one) => ({ ...one, text: reasonText(one, shot, UNITS) })),
 		cautions: plan.cautions.map((one) => ({ ...one, text: cautionText(one) })),
 		...(advice
-			? { advice: advice.map(({ data }) => ({ ...data, text: adviceText(data, shot, UNITS) })) }
+			? {
+					advice: advice.map(({ data }) => ({ ...data, text: adviceWords(data, shot, UNITS).text }))
+				}
 			: {})
 	};
 }

@@ -6,10 +6,12 @@ import type { Study } from '../study/study';
 import { failingPeople } from '../study/take';
 import { movesOf, withNeed, withoutSharpThing, type Move } from './moves';
 import { prospectOf, prospectWith, seenPeople, stopsGained, type Prospect } from './prospect';
+import { otherWorkings } from './workings';
 
 /**
  * What to change: for each move the smallest step that makes the plan feasible, or meets one more
- * intent, or, when all is well, gains a stop. Ranked by gain for effort.
+ * intent, or, when all is well, gains half a stop; and ways of working that save frames. Ordered by
+ * the good frames that each brings.
  */
 
 export interface Advice {
@@ -21,11 +23,13 @@ export interface Advice {
 }
 
 /** Most pieces of advice that are told. */
-const MOST = 8;
+const MOST = 12;
 /** Steps in which a move is tried before its smallest sufficient size is searched. */
 const TRIES = 6;
 /** When all is well, only a gain of this many stops is worth telling. */
 const WORTH_STOPS = 0.5;
+/** Good frames in a hundred that are worth another way of working: one blink in thirty is not. */
+const WORTH_FRAMES = 4;
 /** Moves that are tried in pairs: those that gain most alone. */
 const PAIRED = 5;
 
@@ -42,11 +46,36 @@ export function adviceFor(studied: Study, lenses: readonly Lens[]): Advice[] {
 	if (!now) return [];
 	const moves = movesOf(now, lenses);
 	const isEnough = goalFor(now);
-	const single = moves.flatMap((move) => smallest(move, now, isEnough) ?? []);
-	if (single.length > 0) return ranked(single, now);
-	if (now.feasible) return [];
+	const single = moves.flatMap((move) => {
+		const found = smallest(move, now, isEnough);
+		return found && (!isByOdds(now) || isWorth(found, now)) ? [found] : [];
+	});
+	const workings = workingsFor(now);
+	if (single.length > 0 || now.feasible) return ranked([...single, ...workings], now);
 	const pairs = pairsFor(moves, now, isEnough);
-	return pairs.length > 0 ? ranked(pairs, now) : giveUp(now);
+	return ranked([...(pairs.length > 0 ? pairs : giveUp(now)), ...workings], now);
+}
+
+/** The other ways of working that are worth it and take nothing away. */
+function workingsFor(now: Prospect): Advice[] {
+	const seen = seenPeople(now);
+	return otherWorkings(now).flatMap(({ shot, made, effort }) => {
+		const after = prospectWith(now.study, shot);
+		if (!after || seenPeople(after) < seen || (now.feasible && !after.feasible)) return [];
+		const advice = adviceOf(now, after, [made(after)], effort);
+		return advice.data.intentsMet >= now.intents.met && isWorth(advice, now) ? [advice] : [];
+	});
+}
+
+const isByOdds = ({ study: { shot } }: Prospect): boolean =>
+	shot.choices.pickBy === 'odds' && shot.choices.fNumberExact === undefined;
+
+/** Good frames are worth it, or what was missed; stops are where they cost none, or a stop only a few. */
+function isWorth({ data }: Advice, { intents }: Prospect): boolean {
+	const { gain, gainFrames, gainStops, intentsMet } = data;
+	if (gain.kind === 'holds-everyone' || intentsMet > intents.met) return true;
+	const stopsWorth = Math.round(gainFrames) >= 0 ? WORTH_STOPS : 1;
+	return gainFrames >= WORTH_FRAMES || (gainStops >= stopsWorth && gainFrames > -WORTH_FRAMES);
 }
 
 function goalFor(now: Prospect): Goal {
@@ -112,7 +141,9 @@ function adviceOf(
 		fNumberExact: fNumber,
 		feasible: after.feasible,
 		intentsMet: after.intents.met,
-		gainStops
+		gainStops,
+		goodShare: after.goodShare,
+		gainFrames: 100 * (after.goodShare - now.goodShare)
 	};
 	return { data, shot: after.study.shot, effort };
 }
@@ -121,16 +152,19 @@ function gainOf(now: Prospect, after: Prospect, stops: number): AdviceData['gain
 	if (!now.feasible && after.feasible) return { kind: 'holds-everyone' };
 	if (after.intents.met > now.intents.met) return { kind: 'background-comes' };
 	if (after.intents.of < now.intents.of) return { kind: 'background-gone' };
-	return { kind: 'stops', stops };
+	return stops >= WORTH_STOPS ? { kind: 'stops', stops } : { kind: 'frames' };
 }
 
-/** By gain for effort, and no more than one lens among the first. */
+/** The background is worth as many frames in a hundred as it may cost. */
+const INTENT_FRAMES = 10;
+
+/** By good frames, then by stops, then by effort; and no more than one lens among the first. */
 function ranked(advice: readonly Advice[], now: Prospect): Advice[] {
-	const gain = ({ data }: Advice) =>
-		(data.feasible && !now.feasible ? 3 : 0) +
-		1.5 * Math.max(0, data.intentsMet - now.intents.met) +
-		Math.min(3, Math.max(0, data.gainStops)) * 0.5;
-	const order = advice.toSorted((a, b) => gain(b) / b.effort - gain(a) / a.effort);
+	const frames = ({ data }: Advice) =>
+		Math.round(data.gainFrames) + INTENT_FRAMES * Math.max(0, data.intentsMet - now.intents.met);
+	const order = advice.toSorted(
+		(a, b) => frames(b) - frames(a) || b.data.gainStops - a.data.gainStops || a.effort - b.effort
+	);
 	const isLens = ({ data }: Advice) => data.code === 'other-lens';
 	const firstLens = order.find(isLens);
 	return order.filter((one) => !isLens(one) || one === firstLens).slice(0, MOST);

@@ -27,6 +27,11 @@ export class Prospect {
 		return shot.choices.fNumberExact === undefined ? holds : isFeasible(this.take);
 	}
 
+	/** Share of good frames: everything that counts is sharp, and everybody's eyes are open. */
+	get goodShare(): number {
+		return this.take.candidate.chance.keeperShare(this.take);
+	}
+
 	get intents(): Intents {
 		const { scene } = this.study;
 		return wantedThings(scene).length === 0 ? { met: 0, of: 0 } : intentsOf(this.take);

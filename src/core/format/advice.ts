@@ -27,6 +27,13 @@ const MoveSchema = z.discriminatedUnion('code', [
 	}),
 	move('softer-need', { personId }),
 	move('give-up-thing', { thingId: z.string() }),
+	move('hold', { support: z.enum(['braced', 'kneeling', 'monopod', 'tripod']) }),
+	move('faster-shutter', { shutterS: z.number(), iso: z.number().describe('that it takes') }),
+	move('more-light', { stops: z.number() }),
+	move('flash', { distanceM: z.number().describe('from the flash to the people') }),
+	move('focus-by', { focusBy: z.enum(['point', 'eye-found', 'hand-magnified']) }),
+	move('third-more', {}),
+	move('near-eye', { personId }),
 	move('give-up', { personIds: z.array(personId), need: z.enum(['soft', 'free']) })
 ]);
 
@@ -35,7 +42,8 @@ const GainSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('holds-everyone') }),
 	z.strictObject({ kind: z.literal('background-comes') }),
 	z.strictObject({ kind: z.literal('background-gone') }),
-	z.strictObject({ kind: z.literal('stops'), stops: z.number() })
+	z.strictObject({ kind: z.literal('stops'), stops: z.number() }),
+	z.strictObject({ kind: z.literal('frames') })
 ]);
 
 const AdviceSchema = z.strictObject({
@@ -46,7 +54,9 @@ const AdviceSchema = z.strictObject({
 	fNumberExact: z.number(),
 	feasible: z.boolean(),
 	intentsMet: z.int(),
-	gainStops: z.number().describe('by which the f-number needed falls')
+	gainStops: z.number().describe('by which the f-number needed falls'),
+	goodShare: z.number().describe('of the frames: sharp, with open eyes'),
+	gainFrames: z.number().describe('good ones more in a hundred; fewer negative')
 });
 
 /** A move as it was made. */

@@ -66,6 +66,15 @@ export class PlanView {
 		ADVICE_REST_MS
 	);
 
+	readonly #adviceQuestion = $derived.by(() => ({ ...this.oddsQuestion, lenses: this.lenses }));
+	/** What would help, with the lenses of the kit. */
+	readonly advice = new Asking(
+		advicePort,
+		'advice',
+		() => (this.solution?.take ? this.#adviceQuestion : null),
+		ADVICE_REST_MS
+	);
+
 	/** How a shot that is picked by the odds is picked, with one's own hands. */
 	readonly chance = $derived.by(() => chanceOf(this.spreads));
 	readonly #solution = $derived.by(() => this.#solve());
@@ -176,4 +185,4 @@ export function oddsAt(table: OddsTable | null, fNumberExact: number | null): Od
 
 /** Odds are counted, advice is worked out when the shot has come to rest for as long, ms. */
 export const ODDS_REST_MS = 150;
-export const ADVICE_REST_MS = 60;
+const ADVICE_REST_MS = 60;

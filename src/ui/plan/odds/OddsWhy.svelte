@@ -1,20 +1,15 @@
 <script lang="ts">
+	import { adviceWords } from '$words/advice';
 	import { supportWords } from '$words/options';
 	import { Asking } from '../../shared/asking.svelte';
 	import AskedInVain from '../../shared/AskedInVain.svelte';
 	import Choice from '../../shared/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
+	import { settings } from '../../shared/settings.svelte';
 	import { oddsPort } from '../../../workers/ports';
 	import { oddsAt, type PlanView } from '../plan.svelte';
 	import FNumberChart from '../verdict/FNumberChart.svelte';
-	import {
-		aboutShare,
-		between,
-		causeSentence,
-		framesSentence,
-		hardestSentence,
-		HELP_WORDS
-	} from '$words/odds';
+	import { aboutShare, between, causeSentence, framesSentence, hardestSentence } from '$words/odds';
 	import { personName } from '$words/names';
 
 	/** How many frames to take, what spoils them, and what would help. */
@@ -23,11 +18,10 @@
 	const shot = $derived(plan.shot);
 	const table = $derived(plan.odds.answer);
 	const odds = $derived(oddsAt(table, plan.solution?.plan.fNumberExact ?? null));
-	const asked = new Asking(oddsPort, 'details', () => plan.oddsQuestion);
-	const details = $derived(asked.answer);
+	const asked = new Asking(oddsPort, 'supports', () => plan.oddsQuestion);
 	const fNumbers = $derived(table?.rungs.map(({ fNumberExact }) => fNumberExact) ?? []);
 	const lines = $derived(
-		(details?.supports ?? []).map(({ support, shares }) => ({
+		(asked.answer ?? []).map(({ support, shares }) => ({
 			name: supportWords(support),
 			y: shares.map((share) => share * 100)
 		}))
@@ -51,12 +45,12 @@
 		if (own === undefined) return 'balanced';
 		return own < 0.85 ? 'wide' : 'sure';
 	});
-	const gain = (share: number) => Math.round((share - (odds?.share ?? 0)) * 100);
-	const gainWords = (share: number) => {
-		const points = gain(share);
-		if (points === 0) return 'changes nothing';
-		return points > 0 ? `${points} more in a hundred` : `${-points} fewer in a hundred`;
-	};
+	const advice = $derived(
+		(plan.advice.answer ?? []).map((one) => ({
+			one,
+			words: adviceWords(one.data, shot, settings.units)
+		}))
+	);
 </script>
 
 <h3>The odds</h3>
@@ -91,20 +85,21 @@
 			</tbody>
 		</table>
 	{/if}
-	<AskedInVain {asked} what="what would help" />
-	{#if details}
-		<table>
-			<caption>what would help</caption>
-			<tbody>
-				{#each details.helps as { kind, share } (kind)}
-					<tr>
-						<th scope="row">{HELP_WORDS[kind]}</th>
-						<td>{aboutShare(share)}</td>
-						<td>{gainWords(share)}</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+	<AskedInVain asked={plan.advice} what="what would help" />
+	{#if advice.length > 0}
+		<h4>what would help</h4>
+		<ul class="advice">
+			{#each advice as { one, words } (words.text)}
+				<li>
+					<button class="knob" type="button" onclick={() => plan.change(one.shot)}>
+						<Named text={words.text.replace(/\.$/, '')} {shot} />
+					</button>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	<AskedInVain {asked} what="the chart" />
+	{#if lines.length > 0}
 		<FNumberChart
 			{lines}
 			{fNumbers}
@@ -146,6 +141,22 @@
 	ul {
 		list-style: disc;
 		padding-left: 1.2rem;
+	}
+	.advice {
+		list-style: none;
+		padding: 0;
+		display: flex;
+		flex-direction: column;
+		align-items: flex-start;
+		gap: 0.3rem;
+	}
+	.advice .knob {
+		text-align: left;
+		height: auto;
+	}
+	h4 {
+		font-weight: 400;
+		color: var(--ink-2);
 	}
 	table {
 		border-collapse: collapse;

@@ -4,6 +4,7 @@
 	import { isoWords } from '$words/light';
 	import { engravedShutter } from '$core/light/dials';
 	import { ev100Of } from '$core/light/ev';
+	import { usualFlash } from '$core/light/usualFlash';
 	import { LIGHT_WORDS } from '$words/light';
 	import { reasonText } from '$words/reasons';
 	import { ruleOf, ruleValue, SHUTTER_RULES, type RuleValue } from '../../shared/shutterRules';
@@ -39,10 +40,7 @@
 		const ev100 = light?.mode === 'flash' ? light.ambientEv100 : (light?.ev100 ?? 12);
 		if (mode === 'unknown') set(null);
 		else if (mode === 'ambient') set({ mode, ev100 });
-		else {
-			const ambientEv100 = Math.min(ev100, 7);
-			set({ mode, guideNumberM: 36, distanceM: 3, ambientEv100, leastPower: 1 / 128 });
-		}
+		else set(usualFlash(ev100, 3));
 	}
 
 	const fixedS = $derived(shot.choices.shutterS);

@@ -1,27 +1,19 @@
 <script lang="ts">
 	import type { Advice } from '$core/advice/advice';
-	import { adviceText } from '$words/advice';
-	import { advicePort } from '../../../workers/ports';
-	import { Asking } from '../../shared/asking.svelte';
+	import { adviceWords } from '$words/advice';
 	import AskedInVain from '../../shared/AskedInVain.svelte';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { ADVICE_REST_MS, type PlanView } from '../plan.svelte';
+	import type { PlanView } from '../plan.svelte';
 
 	/** The best pieces of advice, each with its gain; one click applies, undo takes back. */
 	let { plan, most }: { plan: PlanView; most: number } = $props();
 
 	const shot = $derived(plan.shot);
-	const question = $derived(
-		shot.people.length + shot.things.length > 0
-			? { shot, lenses: plan.lenses, spreads: plan.spreads }
-			: null
-	);
-	const asked = new Asking(advicePort, 'advice', () => question, ADVICE_REST_MS);
 	const advice = $derived(
-		(asked.answer ?? [])
+		(plan.advice.answer ?? [])
 			.slice(0, most)
-			.map((one) => ({ one, text: adviceText(one.data, shot, settings.units) }))
+			.map((one) => ({ one, words: adviceWords(one.data, shot, settings.units) }))
 	);
 
 	const take = (one: Advice) => plan.change(one.shot);
@@ -31,13 +23,14 @@
 <div class="try" role="group" aria-label="Try instead">
 	{#if advice.length > 0}
 		<span class="label">try</span>
-		{#each advice as { one, text } (text)}
-			<button class="knob" type="button" title={text} onclick={() => take(one)}>
-				<span class="words"><Named text={text.replace(/\.$/, '')} {shot} /></span>
+		{#each advice as { one, words } (words.text)}
+			<button class="knob" type="button" title={words.text} onclick={() => take(one)}>
+				<span class="words"><Named text={words.move} {shot} /></span>
+				<strong class="gain">{words.gain}</strong>
 			</button>
 		{/each}
 	{/if}
-	<AskedInVain {asked} what="advice" />
+	<AskedInVain asked={plan.advice} what="advice" />
 </div>
 
 <style>
@@ -53,6 +46,11 @@
 	.knob {
 		text-align: left;
 		justify-content: flex-start;
+		gap: 0.5em;
+	}
+	.gain {
+		flex: none;
+		white-space: nowrap;
 	}
 	/* one line where the verdict must not push the stage away */
 	@media (min-width: 45rem) {
