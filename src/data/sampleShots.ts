@@ -113,7 +113,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		focalMm: 50,
 		people: [person('Sione', [0.12, 1.7, 1.9], { need: 'key', turnDeg: 12 })],
 		things: [
-			thing('trumpet', [-0.16, 1.5, 1.3], [0.13, 0.13], 8, 'recognisable', 'object'),
+			thing('trumpet', [-0.16, 1.5, 1.42], [0.13, 0.13], 8, 'recognisable', 'object'),
 			thing('bandstand', [0.4, 1.7, 6], [3, 2.4], 35, 'dissolved', 'bars')
 		]
 	},

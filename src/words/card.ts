@@ -6,6 +6,7 @@ import { isZoom } from '$core/optics/zoom';
 import type { Solution } from '$core/study/plan';
 import { faceRatios } from '$core/study/take';
 import { cautionText } from './cautions';
+import { equivalentWords } from './framing';
 import { isoWords, powerWords, shutterWords } from './light';
 import { nameOfId } from './names';
 import { distance, fStop, shareInWords, type Units } from './numbers';
@@ -91,9 +92,17 @@ function factsOf({ plan, study }: Solution, odds: Odds | null, units: Units): Se
 			label: 'from',
 			value: `${distance(focus?.fromSensorM ?? 0, units)} from the sensor mark${face}`
 		},
+		{ label: 'view', value: equivalentWords(shot) },
 		{ label: 'hold', value: supportWords(camera.support) },
-		{ label: 'focus', value: said('between', 'move-point', 'reframe', 'manual') },
-		{ label: 'mode', value: said('mode-single', 'mode-continuous') }
+		{ label: 'focus', value: said('between', 'move-point', 'reframe', 'manual', 'tap') },
+		{ label: 'mode', value: said('mode-single', 'mode-continuous') },
+		{ label: 'exposure', value: said('exposure-mode') },
+		{ label: 'drive', value: said('drive') },
+		{ label: 'metering', value: said('metering') },
+		{
+			label: 'also',
+			value: [said('stabiliser'), said('highlights'), said('level')].filter(Boolean).join(' ')
+		}
 	];
 	if (plan.feasible) {
 		facts.push({ label: 'frames', value: odds ? framesSentence(odds) : 'being counted' });

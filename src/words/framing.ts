@@ -1,5 +1,7 @@
 import type { FramingProblem } from '$core/arrange/framing';
 import type { Part } from '$core/anatomy/figure';
+import type { Shot } from '$core/format/shot';
+import { cropFactor } from '$core/optics/crop';
 import { smallLength, type Units } from './numbers';
 
 /** Framing as one says it. */
@@ -14,6 +16,14 @@ export const PART_OPTIONS = [
 
 export const partWords = (part: Part): string =>
 	PART_OPTIONS.find(({ value }) => value === part)?.text ?? part;
+
+/** "35 mm on this body frames like 52 mm on full frame"; empty where it is full frame. */
+export function equivalentWords({ body, camera }: Shot): string {
+	const crop = cropFactor(body.sensor);
+	if (Math.abs(crop - 1) < 0.02) return '';
+	const focal = camera.focalMm < 10 ? camera.focalMm.toFixed(1) : Math.round(camera.focalMm);
+	return `${focal} mm on this body frames like ${Math.round(camera.focalMm * crop)} mm on full frame`;
+}
 
 /** Why a framing cannot be had, and what would. */
 export function framingProblemText(problem: FramingProblem, units: Units): string {

@@ -1,7 +1,7 @@
 import type { Reason, ReasonOf, SpotRef } from '$core/format/reasons';
 import type { Shot } from '$core/format/shot';
 import { isoWords, shutterWords } from './light';
-import { nameOf, nameOfId } from './names';
+import { nameOf, nameOfId, namesOf } from './names';
 import { stopsInWords, detailLength, distance, fStop, smallLength, type Units } from './numbers';
 
 /** Why a plan is as it is, as one says it. */
@@ -58,10 +58,10 @@ const REASONS: Sayings = {
 			? `${unreached(one)}Focus by hand${spot}, magnified.`
 			: `${unreached(one)}Focus by hand${spot}, magnified: reframing would lose it.`;
 	},
-	'reframe-error': ({ errorM, worstRatio, holds }, { units }) => {
+	'reframe-error': ({ errorM, ratio, worstRatio, holds }, { units }) => {
 		const left = `Locking and reframing by the wrists would leave the focus ${smallLength(errorM, units)} behind`;
 		return holds
-			? `${left}: it holds.`
+			? `${left}: that eats ${Math.round(100 * ratio)} % of the blur allowed there, and all is still sharp.`
 			: `${left}: too much, the worst blur would be ${worstRatio.toFixed(1)} of what is allowed.`;
 	},
 	box: ({ boxMm }, { units }) =>
@@ -71,6 +71,30 @@ const REASONS: Sayings = {
 	'mode-single': () => 'Single focusing, and release at once: waiting moves you and them.',
 	'mode-continuous': (one: SpotRef, { shot }) =>
 		`Continuous focusing, held on ${nameOf(shot, one)}.`,
+	tap: (one: SpotRef, { shot }) =>
+		`Tap on ${nameOf(shot, one)} and hold until focus and light are locked, then keep still.`,
+	'camera-takes': ({ left, isLeft, personId, thingId, softIds }, { shot }) => {
+		const where = left === 'area' ? 'an area there' : 'the whole frame';
+		const name = nameOfId(shot, personId ?? thingId ?? null);
+		const what = personId ? name : `the ${name}`;
+		const soft = namesOf(softIds.map((id) => nameOfId(shot, id)));
+		const lost = soft ? `: ${soft} would be soft` : '';
+		return isLeft
+			? `The camera chooses in ${where}, and takes what is nearest with contrast, ${what}${lost}.`
+			: `Left to itself in ${where}, the camera would take ${what}${lost}.`;
+	},
+	'focus-button': () =>
+		'A separate button for focus keeps it locked: the release then leaves it alone.',
+	'focus-on-place': () =>
+		'Or before they come: focus on the place, lock, and release as they reach it.',
+	grid: ({ grid }) =>
+		grid === 'coarse'
+			? 'A coarse grid of points is the quicker one while they move.'
+			: 'Who keeps still has time for the fine grid of points.',
+	hunting: ({ why }) =>
+		why === 'dark'
+			? 'In so little light the focus may hunt: give it an edge with contrast, or light it for a moment.'
+			: 'There is no contrast for the focus to find: take the edge of it, or focus by hand.',
 	unseen: ({ personId, why, by }, { shot }) =>
 		`${nameOfId(shot, personId)} is ${unseenWords(why, nameOfId(shot, by))}.`,
 	outside: ({ thingId }, { shot }) => `${nameOfId(shot, thingId)} is outside the frame.`,
@@ -86,6 +110,8 @@ const REASONS: Sayings = {
 		if (why === 'fixed') return `The shutter stays at ${shutterWords(shutterS)}, as you fixed it.`;
 		return `No slower than ${shutterWords(shutterS)}: ${because}.`;
 	},
+	spoilt: ({ share, by, shutterS }) =>
+		`At ${shutterWords(shutterS)} ${by === 'hands' ? 'hands' : 'people who move'} would spoil ${portionWords(share)}.`,
 	'iso-above-comfort': ({ iso, comfortIso }) =>
 		`${isoWords(iso)} is above the ${isoWords(comfortIso)} that you like.`,
 	'iso-high': ({ iso, shortStops }) =>
@@ -114,8 +140,24 @@ const REASONS: Sayings = {
 	metering: ({ metering }) =>
 		metering === 'frame'
 			? 'Meter the whole frame, watching the highlight warning.'
-			: 'Meter on the focus point; or on the whole frame, watching the highlight warning.'
+			: 'Meter on the focus point (some bodies tie it to the point in spot metering only); or on the whole frame, watching the highlight warning.',
+	'exposure-mode': ({ mode, shutterS }) =>
+		mode === 'manual'
+			? 'Set f-number and shutter by hand, so that nothing drifts.'
+			: `Set the f-number, let the ISO follow, and hold the shutter at ${shutterWords(shutterS)} or faster.`,
+	stabiliser: ({ isOn }) => (isOn ? 'Stabiliser on.' : 'Stabiliser off on the tripod.'),
+	highlights: ({ thingId }, { shot }) =>
+		thingId
+			? `Highlight warning on: the ${nameOfId(shot, thingId)} may burn out.`
+			: 'Highlight warning on: white burns out in the sun.',
+	level: () => 'Grid and level shown in the finder.'
 };
+
+/** "half of the frames", "65 frames in a hundred". */
+const portionWords = (share: number): string =>
+	Math.abs(share - 0.5) < 0.05
+		? 'half of the frames'
+		: `${Math.round(100 * share)} frames in a hundred`;
 
 const unreached = ({ hasPoint }: { readonly hasPoint: boolean }): string =>
 	hasPoint ? '' : 'No focus point reaches there. ';

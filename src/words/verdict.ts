@@ -41,11 +41,13 @@ export function verdictOf(solution: Solution, units: Units): Verdict {
 		...thingSentences(solution),
 		...unseenSentences(solution),
 		// what is wrong with the light; that the room shows beside a flash is told under "why"
-		...said(({ code }) => code !== 'room-light' && isFlag(plan, code)),
+		...said(({ code }) => code === 'spoilt' || (code !== 'room-light' && isFlag(plan, code))),
+		...said((one) => one.code === 'camera-takes' && one.isLeft && one.softIds.length > 0),
 		// how to focus, where it is not simply a point put there
 		...said(
 			({ code }) =>
 				code === 'between' ||
+				code === 'tap' ||
 				(code === focus.technique && code !== 'move-point' && focus.kind !== 'depth')
 		),
 		perspectiveSentence(solution)

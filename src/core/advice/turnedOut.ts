@@ -18,6 +18,10 @@ export interface Difference {
 	readonly lens?: Lens;
 	readonly focalMm?: number;
 	readonly ev100?: number;
+	/** A shutter that is fixed, s. */
+	readonly shutterS?: number;
+	/** The highest ISO one likes here. */
+	readonly comfortIso?: number;
 }
 
 /** What a shot is now, in the same terms. */
@@ -43,7 +47,7 @@ export function asItIs(shot: Shot): AsItIs {
 
 /** The shot as it turned out. The framing is not kept: another lens from the same place takes in more or less. */
 export function turnedOut(shot: Shot, difference: Difference): Shot {
-	const { distanceM, depthM, rows, lens, focalMm, ev100 } = difference;
+	const { distanceM, depthM, rows, lens, focalMm, ev100, shutterS, comfortIso } = difference;
 	let next = shot;
 	if (lens) next = withLens(next, lens, focalMm ?? next.camera.focalMm);
 	else if (focalMm !== undefined) next = withLens(next, next.lens, focalMm);
@@ -53,6 +57,8 @@ export function turnedOut(shot: Shot, difference: Difference): Shot {
 	if (ev100 !== undefined && next.light?.mode !== 'flash') {
 		next = { ...next, light: { mode: 'ambient', ev100 } };
 	}
+	if (shutterS !== undefined) next = { ...next, choices: { ...next.choices, shutterS } };
+	if (comfortIso !== undefined) next = { ...next, body: { ...next.body, comfortIso } };
 	return next;
 }
 

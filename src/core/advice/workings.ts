@@ -2,6 +2,7 @@ import type { MoveMade } from '../format/advice';
 import type { Person, Shot } from '../format/shot';
 import { engravedShutter } from '../light/dials';
 import { usualFlash } from '../light/usualFlash';
+import { hasFixedAperture } from '../optics/fNumber';
 import { exposureOf } from '../study/light';
 import { faceRatios } from '../study/take';
 import { isHuman } from '../tables/heads';
@@ -41,10 +42,10 @@ function held({ study: { shot } }: Prospect): Working[] {
 		}));
 }
 
-/** A shutter twice as fast, with the ISO that it takes. */
+/** A shutter twice as fast, with the ISO that it takes; a telephone chooses its own. */
 function faster({ study: { shot }, take }: Prospect): Working[] {
 	const exposure = exposureOf(take);
-	if (!exposure || shot.light?.mode !== 'ambient') return [];
+	if (!exposure || shot.light?.mode !== 'ambient' || hasFixedAperture(shot.lens)) return [];
 	const shutterS = engravedShutter(exposure.shutterS / 2);
 	if (shutterS < shot.body.fastestShutterS || exposure.iso * 2 > shot.body.iso[1]) return [];
 	return [
@@ -73,7 +74,7 @@ function lit({ study: { shot }, take }: Prospect): Working[] {
 		effort: 1.5
 	};
 	const minds = people.some(({ build }) => build === 'infant' || !isHuman(build));
-	if (minds || light.ev100 >= DARK_EV) return [more];
+	if (minds || light.ev100 >= DARK_EV || hasFixedAperture(shot.lens)) return [more];
 	const farthestM = Math.max(...take.scene.targets.map(({ seen }) => seen.distanceM));
 	const distanceM = Math.round(farthestM * 10) / 10;
 	const flash: Working = {

@@ -1,10 +1,11 @@
 import { faceHeightM, partCorners } from '../anatomy/figure';
 import type { Person, Shot } from '../format/shot';
+import { add, scale } from '../geometry/vector';
 import { imageDistanceMm } from '../geometry/thinLens';
 import { cameraPose, seenFrom, type CameraPose } from '../geometry/camera';
 import { extentOf, type Extent } from './framing';
 
-/** How the people lie in the frame: who is cut, and how much room is left at the edges. */
+/** How people and things lie in the frame: who is cut, and how much room is left at the edges. */
 
 /** A head this near an edge, as a share of the frame, is nearly cut: you can crop in, never out. */
 const NEARLY = 0.03;
@@ -12,9 +13,29 @@ const NEARLY = 0.03;
 export interface Edges {
 	/** Room from each edge to the nearest head, as a share of the frame; negative when cut. */
 	readonly room: Readonly<Record<keyof Extent, number>>;
+	/** People, then things, in the order of the shot. */
 	readonly cutIds: readonly string[];
 	readonly nearlyIds: readonly string[];
 }
+
+/** A thing that would find room in the frame and reaches over its edge, or touches it; a wall need not end. */
+function thingsAround(shot: Shot, pose: CameraPose) {
+	return shot.things.flatMap(({ id, look, position, widthM, heightM }) => {
+		if (look === 'wall') return [];
+		const corners = [-0.5, 0.5].flatMap((aside) =>
+			[-0.5, 0.5].map((above) =>
+				add(position, add(scale(pose.right, aside * widthM), scale(pose.up, above * heightM)))
+			)
+		);
+		const extent = extentOf(pose, corners);
+		if (!extent || isOutside(extent)) return [];
+		const findsRoom = extent.right - extent.left <= 1 && extent.bottom - extent.top <= 1;
+		return findsRoom ? [{ id, room: roomAround(extent) }] : [];
+	});
+}
+
+const isOutside = ({ left, right, top, bottom }: Extent): boolean =>
+	left > 1 || right < 0 || top > 1 || bottom < 0;
 
 /** @returns null when there is nobody before the camera */
 export function edgesOf(shot: Shot): Edges | null {
@@ -27,6 +48,7 @@ export function edgesOf(shot: Shot): Edges | null {
 	const least = (edge: keyof Extent) => Math.min(...heads.map(({ room }) => room[edge]));
 	const tightest = ({ left, right, top, bottom }: Edges['room']) =>
 		Math.min(left, right, top, bottom);
+	const all = [...heads, ...thingsAround(shot, pose)];
 	return {
 		room: {
 			left: least('left'),
@@ -34,8 +56,8 @@ export function edgesOf(shot: Shot): Edges | null {
 			top: least('top'),
 			bottom: least('bottom')
 		},
-		cutIds: heads.filter(({ room }) => tightest(room) < 0).map(({ id }) => id),
-		nearlyIds: heads
+		cutIds: all.filter(({ room }) => tightest(room) < 0).map(({ id }) => id),
+		nearlyIds: all
 			.filter(({ room }) => tightest(room) >= 0 && tightest(room) < NEARLY)
 			.map(({ id }) => id)
 	};

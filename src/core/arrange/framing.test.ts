@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PARTS } from '../anatomy/figure';
 import { BODIES, LENSES } from '$data/kit';
-import { ahead, person, shotOf } from '$tests/support/shots';
+import { ahead, person, shotOf, thing } from '$tests/support/shots';
 import { cameraPose } from '../geometry/camera';
 import { backgroundWidthM, edgesOf, faceShare } from './edges';
 import { aimed, frameByFocal, frameByPlace, type Framing } from './framing';
@@ -89,6 +89,23 @@ describe('edges', () => {
 			]
 		});
 		expect(edgesOf(shot)).toMatchObject({ cutIds: ['cut'], nearlyIds: ['nearly'] });
+	});
+
+	it('things count, too: over the edge or touching it; not a wall, nor what fills the frame', () => {
+		// 50 mm on 36 mm: at 4 m the frame reaches 1.42 m to either side
+		const at = (x: number, more: Parameters<typeof thing>[2] = {}) =>
+			edgesOf(
+				shotOf({
+					people: [person('in', [0, 1.6, 4])],
+					things: [thing('t', [x, 1.6, 4], { widthM: 0.4, heightM: 0.4, ...more })]
+				})
+			);
+		expect(at(1.4)).toMatchObject({ cutIds: ['t'], nearlyIds: [] });
+		expect(at(1.2)).toMatchObject({ cutIds: [], nearlyIds: ['t'] });
+		expect(at(1)).toMatchObject({ cutIds: [], nearlyIds: [] });
+		expect(at(3)).toMatchObject({ cutIds: [], nearlyIds: [] });
+		expect(at(1.4, { look: 'wall' })).toMatchObject({ cutIds: [] });
+		expect(at(1.4, { widthM: 6 })).toMatchObject({ cutIds: [] });
 	});
 
 	it('a face that fills a third of the height', () => {

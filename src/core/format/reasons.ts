@@ -71,7 +71,19 @@ const FOCUS = [
 	said('focus', 'box', { boxMm: z.number().describe('width of a focus box there, in the scene') }),
 	said('focus', 'outer-point', {}),
 	said('focus', 'mode-single', {}),
-	said('focus', 'mode-continuous', spot)
+	said('focus', 'mode-continuous', spot),
+	said('focus', 'tap', spot),
+	said('focus', 'camera-takes', {
+		left: z.enum(['area', 'whole-frame']).describe('what it is left to choose in'),
+		isLeft: z.boolean().describe('whether the shot leaves it so; else a warning'),
+		personId: z.string().optional(),
+		thingId: z.string().optional(),
+		softIds: z.array(z.string()).describe('people who would not be sharp')
+	}),
+	said('focus', 'focus-button', {}),
+	said('focus', 'focus-on-place', {}),
+	said('focus', 'grid', { grid: z.enum(['coarse', 'fine']) }),
+	said('focus', 'hunting', { why: z.enum(['dark', 'plain']) })
 ] as const;
 
 const IN_FRAME = [
@@ -90,6 +102,11 @@ const LIGHT = [
 		personId: z.string().optional(),
 		focalMm: z.number()
 	}),
+	said('light', 'spoilt', {
+		share: z.number().describe('of all frames, by that shutter alone'),
+		by: z.enum(['hands', 'people']),
+		shutterS: z.number()
+	}),
 	said('light', 'iso-above-comfort', { iso: z.number(), comfortIso: z.number() }),
 	said('light', 'iso-high', { iso: z.number(), shortStops: stops }),
 	said('light', 'too-bright', { shutterS: z.number(), shortStops: stops, isFlash: z.boolean() }),
@@ -103,7 +120,13 @@ const LIGHT = [
 
 const HABITS = [
 	said('habits', 'drive', { drive: z.enum(['bursts', 'several', 'single']) }),
-	said('habits', 'metering', { metering: z.enum(['point', 'frame']) })
+	said('habits', 'metering', { metering: z.enum(['point', 'frame']) }),
+	said('habits', 'exposure-mode', { mode: z.enum(['aperture', 'manual']), shutterS: z.number() }),
+	said('habits', 'stabiliser', { isOn: z.boolean() }),
+	said('habits', 'highlights', {
+		thingId: z.string().optional().describe('what may burn out; the sun when missing')
+	}),
+	said('habits', 'level', {})
 ] as const;
 
 const CAUTIONS = [

@@ -27,6 +27,13 @@ function nearest(dial: readonly number[], value: number): number {
 /** The shutter of the dial nearest to a time, s. */
 export const engravedShutter = (shutterS: number): number => nearest(SHUTTERS, shutterS);
 
+/** The next shutter of the dial, s; null at its end. */
+export function nextShutter(shutterS: number, way: 'faster' | 'slower'): number | null {
+	const dial = SHUTTERS.toSorted((a, b) => b - a);
+	const at = dial.indexOf(engravedShutter(shutterS));
+	return dial[way === 'faster' ? at + 1 : at - 1] ?? null;
+}
+
 /** The ISO of the dial nearest to a speed; beyond the dial to two places. */
 export function engravedIso(iso: number): number {
 	const last = SPEEDS.at(-1) as number;

@@ -54,6 +54,12 @@ export function widestFNumber(lens: Lens, focalMm: number): number {
 		: atShort;
 }
 
+/** Whether a lens has no other f-number than its widest, as a telephone's. */
+export const hasFixedAperture = ({
+	widestFNumber: [short, long],
+	smallestFNumber
+}: Lens): boolean => smallestFNumber <= Math.min(short, long) * (1 + 1e-9);
+
 /**
  * All rungs of a lens at a focal length, exact f-numbers in third stops, widest first: from the
  * first of at least 0.97 x widest to the last of at most 1.03 x smallest. A lens whose whole range

@@ -10,6 +10,7 @@ import { exposureOf } from './light';
 import { cautionsOf } from './reasons/cautions';
 import { lightReasons } from './reasons/light';
 import { noFocusReasons, sharpnessReasons } from './reasons/sharpness';
+import { habitReasons } from './reasons/habits';
 import { techniqueReasons } from './reasons/technique';
 import type { Scene } from './scene';
 import { schoolsOf } from './schools';
@@ -74,7 +75,8 @@ function fullPlan(studied: Study, take: Take): Plan {
 		reasons: [
 			...sharpnessReasons(take, found),
 			...lightReasons(take, exposure),
-			...techniqueReasons(take, technique)
+			...techniqueReasons(take, technique),
+			...habitReasons(take, exposure, technique.mode)
 		],
 		cautions: cautionsOf(shot),
 		...found

@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { focalsOf } from '$core/optics/zoom';
 	import { asItIs, mostRows } from '$core/advice/turnedOut';
-	import { wordsOfEv } from '$words/light';
+	import { comfortIsoOf } from '$core/light/exposure';
+	import { nextShutter } from '$core/light/dials';
+	import { shutterWords, wordsOfEv } from '$words/light';
 	import Pick from '../shared/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { count, distance, smallLength, toUnits, fromUnits } from '$words/numbers';
@@ -42,6 +44,14 @@
 	const other = (text: string, was: string) => (text === was ? '' : was);
 	const ev = (ev100: number | null) => (ev100 === null ? '' : `EV ${Number(ev100.toFixed(1))}`);
 	const isFlash = $derived(card.planned.light?.mode === 'flash');
+	const body = $derived(card.shot.body);
+	const comfortIso = $derived(comfortIsoOf(body));
+	const shutterS = $derived(card.solution?.plan.exposure?.shutterS ?? null);
+	const slower = $derived(shutterS === null ? null : nextShutter(shutterS, 'slower'));
+	const faster = $derived(shutterS === null ? null : nextShutter(shutterS, 'faster'));
+	const plannedShutter = $derived(
+		card.plannedExposure ? shutterWords(card.plannedExposure.shutterS) : ''
+	);
 	/** Where stepping begins while nothing is known of the light. */
 	const START_EV = 9;
 </script>
@@ -113,6 +123,32 @@
 			onmore={(now.ev100 ?? START_EV) < 20
 				? () => card.differ({ ev100: (now.ev100 ?? START_EV - 1) + 1 })
 				: null}
+		/>
+	{/if}
+	{#if shutterS !== null && !isFlash}
+		<StepRow
+			label="shutter"
+			value={shutterWords(shutterS)}
+			planned={other(shutterWords(shutterS), plannedShutter)}
+			less="slower"
+			more="faster"
+			onless={slower === null ? null : () => card.differ({ shutterS: slower })}
+			onmore={faster === null || faster < body.fastestShutterS
+				? null
+				: () => card.differ({ shutterS: faster })}
+		/>
+		<StepRow
+			label="highest ISO you like"
+			value={String(comfortIso)}
+			planned={other(String(comfortIso), String(comfortIsoOf(card.planned.body)))}
+			less="lower"
+			more="higher"
+			onless={comfortIso / 2 < body.iso[0]
+				? null
+				: () => card.differ({ comfortIso: Math.round(comfortIso / 2) })}
+			onmore={comfortIso * 2 > body.iso[1]
+				? null
+				: () => card.differ({ comfortIso: comfortIso * 2 })}
 		/>
 	{/if}
 	<div class="lens">

@@ -42,8 +42,10 @@ export class CardView {
 		this.isDifferent ? turnedOut(this.planned, this.difference) : this.planned
 	);
 	readonly now = $derived.by(() => asItIs(this.shot));
-	readonly solution = $derived.by((): Solution | null =>
-		asksForSomething(this.shot) ? solve(this.shot, chanceOf(this.kit.contents.spreads)) : null
+	readonly solution = $derived.by(() => this.#solve(this.shot));
+	/** Shutter and ISO as planned, beside what it turned out. */
+	readonly plannedExposure = $derived.by(
+		() => (this.isDifferent ? this.#solve(this.planned) : this.solution)?.plan.exposure ?? null
 	);
 
 	readonly oddsQuestion = $derived.by(() => ({
@@ -65,6 +67,10 @@ export class CardView {
 
 	get lenses(): readonly Lens[] {
 		return this.kit.lensesFor(this.planned.body.name);
+	}
+
+	#solve(shot: Shot): Solution | null {
+		return asksForSomething(shot) ? solve(shot, chanceOf(this.kit.contents.spreads)) : null;
 	}
 
 	/** Says what turned out different; undefined takes it back. */

@@ -6,7 +6,7 @@ const RAISED_CAMERA_M = 2.2;
 /** Eyes this far above a standing adult's are on a step, a wall or a rock, m. */
 const RAISED_EYES_M = 1.85;
 /** From this light on the sun shines, EV at ISO 100. */
-const SUN_EV = 14;
+export const SUN_EV = 14;
 /** More people than this are put on something. */
 const MANY = 6;
 

@@ -4,7 +4,7 @@ import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
 import { comfortIsoOf, type Exposure } from '../../light/exposure';
 import { GROUP_PREFERRED_S, type Floor } from '../../light/shutterFloor';
-import { floorOf, floorsOf, isFrozen, slowestOf } from '../light';
+import { floorOf, floorsOf, isFrozen, slowestOf, standsForS } from '../light';
 
 /** What the light does to a plan. */
 
@@ -47,8 +47,26 @@ export function lightReasons(take: Take, exposure: Exposure | null): Reason[] {
 	const frozen = exposure !== null && isFrozen(exposure);
 	return [
 		...shutterReasons(take, exposure, frozen),
+		...spoiltReasons(take, exposure),
 		...(exposure?.flags.map((flag) => flagReason(shot, flag, exposure)) ?? []),
 		...(frozen ? [{ topic, code: 'frozen' } as const] : [])
+	];
+}
+
+/** From this share on it is told what a shutter spoils. */
+const MUCH_SPOILT = 0.25;
+
+/** Frames that motion and shake alone would spoil at the shutter, by whichever asks for the faster one. */
+function spoiltReasons(take: Take, exposure: Exposure | null): Reason[] {
+	if (!exposure) return [];
+	const slowest = slowestOf(take);
+	if (slowest.by !== 'frames') return [];
+	const share = slowest.lossAt(standsForS(take));
+	if (share < MUCH_SPOILT) return [];
+	const { hands, people } = floorsOf(take.scene, take.candidate.focus);
+	const byHands = (hands?.shutterS ?? Infinity) < (people?.shutterS ?? Infinity);
+	return [
+		{ topic, code: 'spoilt', share, by: byHands ? 'hands' : 'people', shutterS: exposure.shutterS }
 	];
 }
 

@@ -1,10 +1,11 @@
 import type { Candidate, Take } from '../candidate';
 import type { Reason, SpotRef } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
-
+import { hasFixedAperture } from '../../optics/fNumber';
+import { takenByCamera } from '../leftToItself';
 import type { FocusTechnique } from '../technique';
 
-/** How to get the focus there, and the habits that go with it. */
+/** How to get the focus there. */
 
 /** Width of an eye, mm: a box wider than this may settle on brow, lashes or nose. */
 const EYE_MM = 30;
@@ -13,12 +14,14 @@ const NOTHING_M = 0.0005;
 
 const topic = 'focus' as const;
 
-export function techniqueReasons(
-	{ scene: { shot }, candidate }: Take,
-	technique: FocusTechnique
-): Reason[] {
+export function techniqueReasons(take: Take, technique: FocusTechnique): Reason[] {
+	const { scene, candidate } = take;
+	const { shot } = scene;
 	const { point, ways, boxMm, mode } = technique;
 	const spot = spotOf(candidate);
+	if (hasFixedAperture(shot.lens) && candidate.kind !== 'depth') {
+		return [{ topic, code: 'tap', ...spot }];
+	}
 	const wrists = ways.find(({ way }) => way === 'reframe-wrists');
 	const isWide = candidate.kind === 'eye' && point !== null && boxMm > EYE_MM;
 	return [
@@ -29,7 +32,60 @@ export function techniqueReasons(
 		mode === 'single'
 			? { topic, code: 'mode-single' }
 			: { topic, code: 'mode-continuous', ...spot },
-		...habits(shot, mode)
+		...leftReasons(take),
+		...whereItApplies(take, technique)
+	];
+}
+
+/** What the camera would take, left to itself: as the shot has it, or in the whole frame as a warning. */
+function leftReasons(take: Take): Reason[] {
+	const { focusBy } = take.scene.shot.choices;
+	const isLeft = focusBy === 'area' || focusBy === 'whole-frame';
+	const left = isLeft ? focusBy : 'whole-frame';
+	const taken = takenByCamera(take, left);
+	if (!taken || (taken.softIds.length === 0 && !isLeft)) return [];
+	const { personId, thingId, softIds } = taken;
+	return [
+		{
+			topic,
+			code: 'camera-takes',
+			left,
+			isLeft,
+			softIds: [...softIds],
+			...(personId ? { personId } : {}),
+			...(thingId ? { thingId } : {})
+		}
+	];
+}
+
+/** A grid of so many points is coarse or fine as one sets it. */
+const MANY_POINTS = 200;
+/** In light as low as this the focus hunts, EV at ISO 100. Common practice, no source. */
+const HUNTING_EV = 3;
+
+/** Habits of focusing, each where it applies. */
+function whereItApplies({ scene, candidate }: Take, { technique, mode }: FocusTechnique): Reason[] {
+	const { shot, sightings, targets, things } = scene;
+	const { columns, rows } = shot.body.focusGrid;
+	const { light } = shot;
+	const ev100 = light?.mode === 'flash' ? light.ambientEv100 : (light?.ev100 ?? Infinity);
+	const walks = sightings.some(
+		({ person: { id, motion } }) =>
+			motion === 'walking' && targets.some(({ personId }) => personId === id)
+	);
+	const look = things.find(({ thing: { id } }) => id === candidate.thingId)?.thing.look;
+	const isDark = ev100 <= HUNTING_EV;
+	return [
+		...(technique === 'reframe' || technique === 'lean'
+			? [{ topic, code: 'focus-button' } as const]
+			: []),
+		...(walks ? [{ topic, code: 'focus-on-place' } as const] : []),
+		...(technique === 'move-point' && columns * rows >= MANY_POINTS
+			? [{ topic, code: 'grid', grid: mode === 'continuous' ? 'coarse' : 'fine' } as const]
+			: []),
+		...(technique !== 'manual' && (isDark || look === 'wall')
+			? [{ topic, code: 'hunting', why: isDark ? 'dark' : 'plain' } as const]
+			: [])
 	];
 }
 
@@ -62,16 +118,3 @@ const reframeReason = (wrists: FocusTechnique['ways'][number]): Reason => {
 	const { errorM, ratio, worstRatio, holds } = wrists;
 	return { topic, code: 'reframe-error', errorM, ratio, worstRatio, holds };
 };
-
-/** From so many people on somebody always blinks or sways. */
-const GROUP_FROM = 3;
-
-/** Metering and how frames are taken. Source: common practice, by the schools of the trade. */
-function habits({ people }: Shot, mode: FocusTechnique['mode']): Reason[] {
-	const isGroup = people.length >= GROUP_FROM;
-	const drive = mode === 'continuous' ? 'bursts' : isGroup ? 'several' : 'single';
-	return [
-		{ topic: 'habits', code: 'drive', drive },
-		{ topic: 'habits', code: 'metering', metering: isGroup ? 'frame' : 'point' }
-	];
-}

@@ -3,6 +3,7 @@
 	import type { Body, Lens } from '$core/format/shot';
 	import Choice from '../../shared/Choice.svelte';
 	import Pick from '../../shared/Pick.svelte';
+	import LightLimits from '../setup/LightLimits.svelte';
 	import { changeCamera } from '../edits';
 	import type { PlanView } from '../plan.svelte';
 	import { ORIENTATION_OPTIONS, SUPPORT_OPTIONS } from '$words/options';
@@ -139,6 +140,7 @@
 	value={shot.camera.orientation}
 	onchoose={(orientation) => set({ orientation })}
 />
+{#if shot.light}<LightLimits {plan} />{/if}
 {#if isBodyForeign || isLensForeign}
 	<button class="knob" type="button" onclick={addToKit}>
 		Add this {isBodyForeign ? (isLensForeign ? 'body and lens' : 'body') : 'lens'} to the kit
@@ -146,7 +148,7 @@
 {/if}
 {#if newerBody || newerLens}
 	<p class="text-[var(--ink-2)]">
-		Your kit’s {newerLens ? 'lens' : 'body'} has changed since this shot was planned.
+		Your kit’s {newerLens ? 'lens' : 'body'} is set otherwise than this shot’s.
 		<button class="knob" type="button" onclick={bringUpToDate}>Bring it up to date</button>
 	</p>
 {/if}

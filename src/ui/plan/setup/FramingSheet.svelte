@@ -11,7 +11,7 @@
 		type FramingResult
 	} from '$core/arrange/framing';
 	import { cameraPose, seenFrom } from '$core/geometry/camera';
-	import { framingProblemText, PART_OPTIONS } from '$words/framing';
+	import { equivalentWords, framingProblemText, PART_OPTIONS } from '$words/framing';
 	import { isZoom } from '$core/optics/zoom';
 	import Choice from '../../shared/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
@@ -19,7 +19,7 @@
 	import Pick from '../../shared/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, shareInWords } from '$words/numbers';
-	import { namesOf } from '$words/names';
+	import { nameOfId, namesOf } from '$words/names';
 	import type { PlanView } from '../plan.svelte';
 
 	/** How large people stand in the picture, and moving the camera or the zoom until they do. */
@@ -72,7 +72,10 @@
 	);
 	const names = (ids: readonly string[]) =>
 		namesOf(
-			ids.map((id) => shot.people.find((one) => one.id === id)?.name ?? id),
+			ids.map((id) => {
+				const isThing = shot.things.some((one) => one.id === id);
+				return `${isThing ? 'the ' : ''}${nameOfId(shot, id)}`;
+			}),
 			6
 		);
 	const percent = (share: number) => `${Math.round(share * 100)} %`;
@@ -141,6 +144,10 @@
 	{#if refusal}<p class="refusal" role="alert">{refusal}</p>{/if}
 
 	<dl>
+		{#if equivalentWords(shot)}
+			<dt>lens</dt>
+			<dd>{equivalentWords(shot)}</dd>
+		{/if}
 		{#if nearest}
 			<dt>nearest face</dt>
 			<dd>
@@ -166,7 +173,7 @@
 				<dd class="is-soft"><Named text={names(edges.cutIds)} {shot} /></dd>
 			{/if}
 			{#if edges.nearlyIds.length > 0}
-				<dt>nearly cut</dt>
+				<dt>at the edge</dt>
 				<dd class="is-marginal"><Named text={names(edges.nearlyIds)} {shot} /></dd>
 			{/if}
 		{/if}

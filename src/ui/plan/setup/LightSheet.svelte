@@ -2,16 +2,15 @@
 	import Amount from '../../shared/Amount.svelte';
 	import type { Shot } from '$core/format/shot';
 	import { isoWords } from '$words/light';
-	import { engravedShutter } from '$core/light/dials';
 	import { ev100Of } from '$core/light/ev';
 	import { usualFlash } from '$core/light/usualFlash';
 	import { LIGHT_WORDS } from '$words/light';
 	import { reasonText } from '$words/reasons';
-	import { ruleOf, ruleValue, SHUTTER_RULES, type RuleValue } from '../../shared/shutterRules';
 	import { settings } from '../../shared/settings.svelte';
 	import Choice from '../../shared/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
 	import Pick from '../../shared/Pick.svelte';
+	import LightLimits from './LightLimits.svelte';
 	import { fStop } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';
 	import { exposureWords, wordsOfEv } from '$words/light';
@@ -41,21 +40,6 @@
 		if (mode === 'unknown') set(null);
 		else if (mode === 'ambient') set({ mode, ev100 });
 		else set(usualFlash(ev100, 3));
-	}
-
-	const fixedS = $derived(shot.choices.shutterS);
-	/** Fixed where it stands, or by a rule again. */
-	function chooseShutter(value: RuleValue | 'fixed') {
-		const choices = { ...shot.choices };
-		delete choices.shutterS;
-		const shownS = plan.shown?.plan.exposure?.shutterS ?? 1 / 125;
-		plan.change({
-			...shot,
-			choices:
-				value === 'fixed'
-					? { ...choices, shutterS: Math.max(engravedShutter(shownS), shot.body.fastestShutterS) }
-					: { ...choices, shutterRule: ruleOf(value) }
-		});
 	}
 
 	/** The light of the room, whichever mode it is for. */
@@ -187,27 +171,7 @@
 				/>
 			{/if}
 		</div>
-		<Choice
-			label="the shutter"
-			options={[...SHUTTER_RULES, { value: 'fixed', text: 'fixed' }]}
-			value={fixedS === undefined ? ruleValue(shot.choices.shutterRule) : 'fixed'}
-			onchoose={chooseShutter}
-		/>
-		{#if fixedS !== undefined}
-			<div class="fields">
-				<Amount
-					shownAs="one-over"
-					of="shot.choices.shutterS"
-					label="1 over"
-					value={fixedS}
-					low={shot.body.fastestShutterS}
-					digits={1}
-					onchange={(shutterS, gesture) =>
-						plan.change({ ...shot, choices: { ...shot.choices, shutterS } }, gesture)}
-					{newGesture}
-				/>
-			</div>
-		{/if}
+		<LightLimits {plan} />
 	{/if}
 
 	<div class="result" role="status">
