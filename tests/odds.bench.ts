@@ -1,5 +1,8 @@
 import { bench, describe } from 'vitest';
 import { addRows } from '$core/arrange/arrange';
+import { adviceFor } from '$core/advice/advice';
+import { lensWays } from '$core/advice/lensWays';
+import { floorPlan } from '$core/advice/standing';
 import { ASSUMED } from '$core/tables/spreads';
 import { chanceOf } from '$core/odds/chanceOf';
 import { oddsOf, oddsOfAll } from '$core/odds/odds';
@@ -55,6 +58,17 @@ describe('every rung with 1000 frames of 30 people: odds, shutter, pick (budget:
 	bench('the whole plan, ladder and all', () => void solveBy(byOdds, chanceOf(ASSUMED)));
 	bench('every frame of every rung on its own', () => {
 		for (const rung of study(byOdds).rungs) naiveSharpShare(rung, standsForS(rung), 1000);
+	});
+});
+
+describe('beside the page, for 30 people picked by odds (budget: 300 ms each)', () => {
+	const { wide24, wide35, normal50, portrait85, portrait135, zoom70200, zoom2470 } = LENSES;
+	const lenses = [wide24, wide35, normal50, portrait85, portrait135, zoom70200, zoom2470];
+	const area = { left: -4, right: 4, near: 0, far: 6 };
+	bench('advice with seven lenses', () => void adviceFor(study(byOdds), lenses));
+	bench('the same lenses as ways', () => void lensWays(study(byOdds), lenses));
+	bench('where to stand, 300 places', () => {
+		for (const plan of floorPlan(study(byOdds), lenses, area, 300)) void plan;
 	});
 });
 
