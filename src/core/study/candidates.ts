@@ -26,24 +26,18 @@ export function spotsOf(scene: Scene): { within: Spot[]; tooClose: Spot[] } {
 export function candidatesOf(scene: Scene, spots: readonly Spot[], chance: Chance): Candidate[] {
 	return spots.map((spot) => {
 		const focus = focusAt(scene.optic, spot.planeM);
-		const judged = scene.targets.map((target) => ({
-			target,
-			ratioAtF1: ratioWideOpen(scene, focus, target)
-		}));
-		return {
-			...spot,
-			focus,
-			offCentreMm: offCentreMm(scene.pose, spot.seen),
-			judged,
-			worstAtF1: worstOf(judged),
-			keyWorstAtF1: worstOf(judged.filter(({ target }) => target.isKey)),
-			chance
-		};
+		let worstAtF1 = 0;
+		let keyWorstAtF1 = 0;
+		const judged = scene.targets.map((target): JudgedTarget => {
+			const ratioAtF1 = ratioWideOpen(scene, focus, target);
+			worstAtF1 = Math.max(worstAtF1, ratioAtF1);
+			if (target.isKey) keyWorstAtF1 = Math.max(keyWorstAtF1, ratioAtF1);
+			return { target, ratioAtF1 };
+		});
+		const offCentre = offCentreMm(scene.pose, spot.seen);
+		return { ...spot, focus, offCentreMm: offCentre, judged, worstAtF1, keyWorstAtF1, chance };
 	});
 }
-
-const worstOf = (judged: readonly JudgedTarget[]): number =>
-	judged.reduce((worst, { ratioAtF1 }) => Math.max(worst, ratioAtF1), 0);
 
 /**
  * Defocus of a target over what it allows, at f/1. Blur is linear in 1/N, so the ratio at f/N is

@@ -74,11 +74,15 @@ export function isMeantSharp({ thing, inFrame }: SeenThing): boolean {
 }
 
 function personTargets(pose: CameraPose, sighting: Sighting): Target[] {
-	return facePoints(pose, sighting).map((point) => ({
-		...point,
-		personId: sighting.person.id,
+	const { id: personId, need } = sighting.person;
+	const isKey = need === 'key';
+	return facePoints(pose, sighting).map(({ landmark, seen, factor }) => ({
+		personId,
 		thingId: null,
-		isKey: sighting.person.need === 'key'
+		landmark,
+		seen,
+		factor,
+		isKey
 	}));
 }
 
