@@ -104,6 +104,21 @@
 		onchange={(y, gesture) => set({ position: { ...shot.camera.position, y } }, gesture)}
 		{newGesture}
 	/>
+	<Pick
+		label="support"
+		options={SUPPORT_OPTIONS}
+		value={shot.camera.support}
+		onchoose={(support) => set({ support })}
+	/>
+</div>
+<Choice
+	label="held"
+	options={ORIENTATION_OPTIONS}
+	value={shot.camera.orientation}
+	onchoose={(orientation) => set({ orientation })}
+/>
+{#if shot.light}<LightLimits {plan} />{/if}
+<div class="grid grid-cols-2 gap-2">
 	<Amount
 		of="shot.camera.panDeg"
 		label="turned right"
@@ -127,20 +142,7 @@
 		onchange={setBlades}
 		{newGesture}
 	/>
-	<Pick
-		label="support"
-		options={SUPPORT_OPTIONS}
-		value={shot.camera.support}
-		onchoose={(support) => set({ support })}
-	/>
 </div>
-<Choice
-	label="held"
-	options={ORIENTATION_OPTIONS}
-	value={shot.camera.orientation}
-	onchoose={(orientation) => set({ orientation })}
-/>
-{#if shot.light}<LightLimits {plan} />{/if}
 {#if isBodyForeign || isLensForeign}
 	<button class="knob" type="button" onclick={addToKit}>
 		Add this {isBodyForeign ? (isLensForeign ? 'body and lens' : 'body') : 'lens'} to the kit
