@@ -36,7 +36,8 @@ export function verdictOf(solution: Solution, units: Units): Verdict {
 	}
 	const sentences = [
 		facesSentence(solution),
-		leanSentence(plan, units),
+		// on a tripod nobody leans
+		shot.camera.support === 'tripod' ? '' : leanSentence(plan, units),
 		slackSentence(solution, units),
 		...thingSentences(solution),
 		...unseenSentences(solution),

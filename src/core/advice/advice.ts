@@ -2,6 +2,7 @@ import type { AdviceData, MoveMade } from '../format/advice';
 import type { Lens, Shot } from '../format/shot';
 import { lastHolding } from '../numeric/bisect';
 import { engraved } from '../optics/fNumber';
+import { lightAllows } from '../study/light';
 import type { Study } from '../study/study';
 import { failingPeople } from '../study/take';
 import { movesOf, withNeed, withoutSharpThing, type Move } from './moves';
@@ -62,6 +63,7 @@ function workingsFor(now: Prospect): Advice[] {
 	return otherWorkings(now).flatMap(({ shot, made, effort }) => {
 		const after = prospectWith(now.study, shot);
 		if (!after || seenPeople(after) < seen || (now.feasible && !after.feasible)) return [];
+		if (!lightAllows(after.take) && lightAllows(now.take)) return [];
 		const advice = adviceOf(now, after, [made(after)], effort);
 		return advice.data.intentsMet >= now.intents.met && isWorth(advice, now) ? [advice] : [];
 	});

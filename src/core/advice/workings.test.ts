@@ -6,6 +6,7 @@ import { ahead, person, shotOf, type Sketch } from '$tests/support/shots';
 import { study } from '$tests/support/solved';
 import type { Shot } from '../format/shot';
 import { readShot } from '../format/shotFile';
+import { lightAllows } from '../study/light';
 import { adviceFor } from './advice';
 import { prospectOf } from './prospect';
 
@@ -67,6 +68,17 @@ describe('ways of working', () => {
 		expect(move).toMatchObject({ code: 'faster-shutter', shutterS: 1 / 125 });
 		expect(faster?.data.gainFrames).toBeGreaterThan(10);
 		expect(faster?.shot.choices.shutterS).toBe(1 / 125);
+	});
+
+	it('nothing is told that the body cannot do', () => {
+		const dim = byOdds({
+			people: [ahead('p', 0.8, { build: 'infant', motion: 'restless' })],
+			light: { mode: 'ambient', ev100: 7 }
+		});
+		for (const { shot } of advise(dim)) {
+			const { taken } = study(shot);
+			expect(taken && lightAllows(taken)).toBe(true);
+		}
 	});
 
 	it('without a stabiliser in dim light something to lean on, a tripod, or a flash', () => {

@@ -64,6 +64,18 @@ describe('what was contradicted', () => {
 		expect(plan.exposure?.iso).toBeLessThanOrEqual(800 * (1 + 1e-9));
 	});
 
+	it('a shutter that is fixed does not lead to an ISO that the body has not', () => {
+		const { plan } = solve(
+			shotOf({
+				people: [ahead('p', 0.8, { build: 'child', motion: 'restless' })],
+				light: { mode: 'ambient', ev100: 7 },
+				choices: { pickBy: 'odds', shutterRule: 'computed', shutterS: 1 / 2000 }
+			})
+		);
+		expect(plan.exposure?.iso).toBeLessThanOrEqual(12800 * (1 + 1e-9));
+		expect(plan.ladder.some(({ flags }) => flags.includes('iso-high'))).toBe(true);
+	});
+
 	it.each(['reframe', 'manual'] as const)(
 		'somebody walking, by %s: single focusing',
 		(technique) => {

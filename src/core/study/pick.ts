@@ -1,4 +1,5 @@
 import type { Candidate, Take } from './candidate';
+import type { LightFlag } from '../format/plan';
 import { factorOfStops } from '../optics/fNumber';
 import { exposureOf, lightAllows } from './light';
 import type { Scene } from './scene';
@@ -80,10 +81,12 @@ export function sureEnough(rungs: readonly Take[]): Take | null {
 	const [first] = feasible;
 	if (!first) return null;
 	const { shot } = first.scene;
-	const lit = feasible.filter((take) => {
-		const flags = exposureOf(take)?.flags ?? [];
-		return !flags.includes('too-bright') && !flags.includes('no-power');
-	});
+	// with a shutter that is fixed, light that is short spoils no frame and so would not show
+	const ruledOut = (flag: LightFlag) =>
+		flag === 'too-bright' ||
+		flag === 'no-power' ||
+		(flag === 'iso-high' && shot.choices.shutterS !== undefined);
+	const lit = feasible.filter((take) => !exposureOf(take)?.flags.some(ruledOut));
 	const all = (lit.length > 0 ? lit : feasible).map((take) => ({
 		take,
 		sharp: take.candidate.chance.sharpShare(take)

@@ -18,14 +18,15 @@ export function habitReasons(
 	exposure: Exposure | null,
 	mode: FocusTechnique['mode']
 ): Reason[] {
-	const { people, lens, body, camera } = take.scene.shot;
+	const { people, lens, body, camera, light } = take.scene.shot;
 	const isGroup = people.length >= GROUP_FROM;
 	const drive = mode === 'continuous' ? 'bursts' : isGroup ? 'several' : 'single';
 	const isStabilised = stabilisedStops(body, lens) > 0;
 	return [
 		...exposureMode(take, exposure),
 		{ topic, code: 'drive', drive },
-		...(hasFixedAperture(lens)
+		// a flash by hand is not metered, nor does a telephone ask where to
+		...(hasFixedAperture(lens) || light?.mode === 'flash'
 			? []
 			: [{ topic, code: 'metering', metering: isGroup ? 'frame' : 'point' } as const]),
 		...(isStabilised

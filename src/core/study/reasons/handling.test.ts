@@ -77,6 +77,12 @@ describe('habits of focusing', () => {
 		expect(has(reframed, 'focus-button')).toBe(true);
 	});
 
+	it('on a tripod nobody leans', () => {
+		const deep: Sketch = { people: [ahead('a', 2), person('b', [0.4, 1.6, 2.4])] };
+		expect(has(deep, 'lean')).toBe(true);
+		expect(has({ ...deep, camera: { support: 'tripod' } }, 'lean')).toBe(false);
+	});
+
 	it('before anyone is there, and a coarse grid, for who walks; a fine one for who keeps still', () => {
 		const walking: Sketch = { people: [ahead('p', 6, { motion: 'walking' })] };
 		expect(has(walking, 'focus-on-place')).toBe(true);
@@ -138,6 +144,9 @@ describe('what to set besides', () => {
 		expect(find({ ...one, choices: { shutterS: 1 / 250 } }, 'exposure-mode')?.mode).toBe('manual');
 		const light = { mode: 'flash', guideNumberM: 36, distanceM: 2, ambientEv100: 5 } as const;
 		expect(find({ ...one, light }, 'exposure-mode')?.mode).toBe('manual');
+		// and nothing is metered then
+		expect(has({ ...one, light }, 'metering')).toBe(false);
+		expect(has(one, 'metering')).toBe(true);
 	});
 
 	it('a telephone: one rung, what to tap and hold, and nothing that it cannot be told', () => {

@@ -21,7 +21,7 @@ export function sharpnessReasons(take: Take, found: Found): Reason[] {
 		bindingReason(fNumber, found),
 		...(found.feasible && lacksMargin ? [about('no-margin', { safetyStops })] : []),
 		...(isDiffracted(take) ? [about('diffraction', { fNumber })] : []),
-		...leanReason(found.free),
+		...(take.scene.shot.camera.support === 'tripod' ? [] : leanReason(found.free)),
 		...unseenReasons(found.unseen),
 		...outsideReasons(found.things)
 	];
