@@ -1,4 +1,5 @@
 import type { FramingProblem } from '$core/arrange/framing';
+import type { Mark } from '$core/arrange/held';
 import type { Part } from '$core/anatomy/figure';
 import type { Shot } from '$core/format/shot';
 import { cropFactor } from '$core/optics/crop';
@@ -16,6 +17,9 @@ export const PART_OPTIONS = [
 
 export const partWords = (part: Part): string =>
 	PART_OPTIONS.find(({ value }) => value === part)?.text ?? part;
+
+/** "head to knees"; where the frame ends above the shoulders, "the face". */
+export const heldWords = (mark: Mark): string => (mark === 'chin' ? 'the face' : `head to ${mark}`);
 
 /** "35 mm on this body frames like 52 mm on full frame"; empty where it is full frame. */
 export function equivalentWords({ body, camera }: Shot): string {

@@ -10,8 +10,9 @@
 		type Framing,
 		type FramingResult
 	} from '$core/arrange/framing';
+	import { heldDownTo, PART_OF_MARK } from '$core/arrange/held';
 	import { cameraPose, seenFrom } from '$core/geometry/camera';
-	import { equivalentWords, framingProblemText, PART_OPTIONS } from '$words/framing';
+	import { equivalentWords, framingProblemText, heldWords, PART_OPTIONS } from '$words/framing';
 	import { isZoom } from '$core/optics/zoom';
 	import Choice from '../../shared/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
@@ -29,7 +30,8 @@
 
 	const shot = $derived(plan.shot);
 	const units = $derived(settings.units);
-	let part = $state<Part>('head-and-shoulders');
+	/** What is chosen to be framed; until then what the frame holds. */
+	let chosen = $state<Part | null>(null);
 	let who = $state(EVERYONE);
 	let marginPercent = $state(5);
 	let refusal = $state('');
@@ -38,6 +40,16 @@
 		{ value: EVERYONE, text: 'everyone' },
 		...shot.people.map(({ id, name }) => ({ value: id, text: name }))
 	]);
+	const pose = $derived(cameraPose(shot.camera, shot.body.sensor));
+	const nearest = $derived(
+		shot.people
+			.filter(({ need }) => need !== 'free')
+			.map((person) => ({ person, seen: seenFrom(pose, person.eyeMidpoint) }))
+			.filter(({ seen }) => seen.depthM > 0)
+			.toSorted((a, b) => a.seen.distanceM - b.seen.distanceM)[0]
+	);
+	const held = $derived(nearest ? heldDownTo(shot, nearest.person) : null);
+	const part = $derived(chosen ?? (held ? PART_OF_MARK[held] : 'head-and-shoulders'));
 	const framing = $derived<Framing>({
 		part,
 		personIds: shot.people.some(({ id }) => id === who) ? [who] : [],
@@ -54,15 +66,7 @@
 		if (result.ok) plan.change({ ...shot, camera: result.camera });
 	}
 
-	const pose = $derived(cameraPose(shot.camera, shot.body.sensor));
 	const edges = $derived(edgesOf(shot));
-	const nearest = $derived(
-		shot.people
-			.filter(({ need }) => need !== 'free')
-			.map((person) => ({ person, seen: seenFrom(pose, person.eyeMidpoint) }))
-			.filter(({ seen }) => seen.depthM > 0)
-			.toSorted((a, b) => a.seen.distanceM - b.seen.distanceM)[0]
-	);
 	const focus = $derived(plan.shown?.plan.focus ?? null);
 	const farthestM = $derived(
 		Math.max(
@@ -95,7 +99,7 @@
 </script>
 
 <div class="stack">
-	<Choice label="show" options={PART_OPTIONS} value={part} onchoose={(next) => (part = next)} />
+	<Choice label="show" options={PART_OPTIONS} value={part} onchoose={(next) => (chosen = next)} />
 	<div class="fields">
 		<Pick
 			label="of"
@@ -151,7 +155,10 @@
 		{#if nearest}
 			<dt>nearest face</dt>
 			<dd>
-				<bdi>{nearest.person.name}</bdi>, {distance(nearest.seen.distanceM, units)} away; the face fills
+				<bdi>{nearest.person.name}</bdi>, {held ? `${heldWords(held)}, ` : ''}{distance(
+					nearest.seen.distanceM,
+					units
+				)} away; the face fills
 				{shareInWords(faceShare(pose, nearest.person))} of the frame’s height
 			</dd>
 			<dt>it reads</dt>
