@@ -4,7 +4,8 @@ import type { Reason } from '$core/format/reasons';
 import type { Odds } from '$core/odds/odds';
 import { isZoom } from '$core/optics/zoom';
 import type { Solution } from '$core/study/plan';
-import { faceRatios } from '$core/study/take';
+import type { State } from '$core/format/plan';
+import { faceRatios, holdState } from '$core/study/take';
 import { cautionText } from './cautions';
 import { equivalentWords } from './framing';
 import { isoWords, powerWords, shutterWords } from './light';
@@ -29,7 +30,8 @@ export interface CardContent {
 	readonly focusOn: string;
 	/** "middle row, third from left" */
 	readonly where: string;
-	readonly feasible: boolean;
+	/** Whether it holds, and in most frames. */
+	readonly state: State;
 	/** The large ones: f-number, shutter, ISO, flash. */
 	readonly settings: readonly Setting[];
 	/** How it comes out, one sentence each. */
@@ -62,7 +64,7 @@ export function cardOf(solution: Solution, odds: Odds | null, units: Units): Car
 	return {
 		focusOn: verdict.focusOn,
 		where: verdict.where,
-		feasible: plan.feasible,
+		state: holdState(solution.take),
 		settings,
 		sentences: verdict.sentences,
 		facts: focus ? factsOf(solution, odds, units) : [],

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { solve } from '$tests/support/solved';
-import { LENSES } from '$data/kit';
+import { BODIES, LENSES } from '$data/kit';
+import { holdState } from '$core/study/take';
 import { ahead, EYE_M, person, shotOf, thing } from '$tests/support/shots';
 import { verdictOf } from './verdict';
 
@@ -23,6 +24,31 @@ describe('the verdict', () => {
 			fNumber: 'f/1.4'
 		});
 		expect(say({ people: group }).where).toMatch(/^(front|back) row/);
+	});
+
+	it('says that it holds only where at least seven of ten frames are sharp', () => {
+		const sharpest = { people: [ahead('Noor', 3)], light: { mode: 'ambient', ev100: 12 } } as const;
+		expect(say(sharpest).text).toContain('Noor is sharp.');
+		// the same face by hands that shake, in the dark: it would hold, but seldom does
+		const dark = solve(
+			shotOf({
+				people: [ahead('Noor', 3)],
+				body: BODIES.reflex24,
+				lens: LENSES.portrait135,
+				light: { mode: 'ambient', ev100: 2 },
+				choices: { pickBy: 'odds', shutterRule: 'computed' }
+			})
+		);
+		const { take, plan } = dark;
+		if (!take) throw new Error('nothing to focus on');
+		const share = take.candidate.chance.sharpShare(take);
+		expect(plan.feasible).toBe(true);
+		expect(share).toBeLessThan(0.7);
+		expect(holdState(take)).toBe('marginal');
+		const tenths = ['hardly any', 'one', 'two', 'three', 'four', 'five', 'six', 'seven'];
+		expect(verdictOf(dark, 'm').sentences[0]).toBe(
+			`Noor is sharp in about ${tenths[Math.round(10 * share)]} of ten frames.`
+		);
 	});
 
 	it('says that all hold, and how far a body may sway', () => {

@@ -3,7 +3,7 @@ import type { Plan, Unseen } from '$core/format/plan';
 import { stopsBetween } from '$core/optics/fNumber';
 import { impressionOf, nosePerspective } from '$core/optics/perspective';
 import type { Solution } from '$core/study/plan';
-import { faceRatios } from '$core/study/take';
+import { faceRatios, holdState } from '$core/study/take';
 import { isHuman } from '$core/tables/heads';
 import { exposureWords } from './light';
 import { nameOf, nameOfId, namesOf, spotRef } from './names';
@@ -106,15 +106,25 @@ function facesSentence(solution: Solution): string {
 		const names = sharpThings.map((target) => nameOf(study.shot, target));
 		return `The ${namesOf(names)} ${names.length > 1 ? 'are' : 'is'} not sharp.`;
 	}
-	if (all.length === 0) return plan.feasible ? 'What must be sharp is.' : '';
+	const often = oftenWords(solution);
+	if (all.length === 0) return plan.feasible ? `What must be sharp is${often}.` : '';
 	const [one] = all;
 	if (all.length === 1 && one) {
 		const isLoose = study.shot.people.some(
 			({ name, need }) => name === one.name && need === 'soft'
 		);
-		return isLoose ? `${one.name} is soft but known.` : `${one.name} is sharp.`;
+		return isLoose ? `${one.name} is soft but known.` : `${one.name} is sharp${often}.`;
 	}
-	return all.length === 2 ? 'Both faces hold.' : `All ${count(all.length)} faces hold.`;
+	return all.length === 2
+		? `Both faces hold${often}.`
+		: `All ${count(all.length)} faces hold${often}.`;
+}
+
+/** " in about six of ten frames", where that is too few to say that it holds. */
+function oftenWords({ take }: Solution): string {
+	if (!take || holdState(take) !== 'marginal') return '';
+	const tenths = Math.round(10 * take.candidate.chance.sharpShare(take));
+	return tenths === 0 ? ' in hardly any frame' : ` in about ${count(tenths)} of ten frames`;
 }
 
 /** Below this the lean is not worth saying. */

@@ -62,34 +62,25 @@ export class FrameSet {
 		const count = targets.length;
 		const disc = new Float64Array(this.frames * count);
 		const streak = new Float64Array(this.frames * count);
-		const depth = Float64Array.from(targets, ({ depthM }) => depthM);
-		const aside = Float64Array.from(targets, ({ asideM }) => asideM);
-		const still = new Float64Array(this.frames);
-		const moved = targets.map(({ owner }) => this.#personM[owner] ?? still);
-		const times = targets.map(({ owner }) => this.#times[owner] ?? still);
-		const speed = targets.map(({ owner }) => people[owner]?.speedMmPerS ?? 0);
-		const perAllowed = targets.map(({ allowedMm }) => 1 / (allowedMm * allowedMm));
 		const shake = this.draws.shake();
-		for (let frame = 0; frame < this.frames; frame++) {
-			const imageMm = this.#imageMm[frame] as number;
-			const cameraM = this.#cameraM[frame] as number;
-			const planePerM = vergenceOfImage(focalMm, imageMm);
-			const perVergence = (focalMm * imageMm) / 1000;
-			const shaken = (shakeMmPerS * (shake[frame] as number)) ** 2;
-			for (let i = 0, at = frame * count; i < count; i++, at++) {
-				const away = (moved[i] as Float64Array)[frame] as number;
-				const perM = 1 / ((depth[i] as number) + away - cameraM);
-				const bend =
-					fieldBend === 0
-						? 1
-						: bendFactor(fieldBend, 1 / Math.hypot(1, (aside[i] as number) * perM));
-				const width = perVergence * (perM - planePerM / bend);
-				const faster = (times[i] as Float64Array)[frame] as number;
-				const run = ((speed[i] as number) * faster * imageMm * perM) / 1000;
-				disc[at] = width * width * (perAllowed[i] as number);
-				streak[at] = (shaken + run * run) * (perAllowed[i] as number);
+		const planePerM = this.#imageMm.map((imageMm) => vergenceOfImage(focalMm, imageMm));
+		const shaken = shake.map((scale) => (shakeMmPerS * scale) ** 2);
+		const still = new Float64Array(this.frames);
+		targets.forEach(({ depthM, asideM, allowedMm, owner }, target) => {
+			const away = this.#personM[owner] ?? still;
+			const times = this.#times[owner] ?? still;
+			const speed = people[owner]?.speedMmPerS ?? 0;
+			const perAllowed = 1 / (allowedMm * allowedMm);
+			for (let frame = 0, at = target; frame < this.frames; frame++, at += count) {
+				const imageMm = this.#imageMm[frame] as number;
+				const perM = 1 / (depthM + (away[frame] as number) - (this.#cameraM[frame] as number));
+				const bend = fieldBend === 0 ? 1 : bendFactor(fieldBend, 1 / Math.hypot(1, asideM * perM));
+				const width = (focalMm * imageMm * (perM - (planePerM[frame] as number) / bend)) / 1000;
+				const run = (speed * (times[frame] as number) * imageMm * perM) / 1000;
+				disc[at] = width * width * perAllowed;
+				streak[at] = ((shaken[frame] as number) + run * run) * perAllowed;
 			}
-		}
+		});
 		return { disc, streak };
 	}
 

@@ -12,6 +12,15 @@ export const worstRatio = ({ candidate, fNumber }: Take): number => candidate.wo
 export const isFeasible = (take: Take): boolean =>
 	take.scene.targets.length > 0 && worstRatio(take) <= 1;
 
+/** With fewer of ten frames sharp nobody says that a plan holds. */
+const HOLDS_FROM = 0.7;
+
+/** Whether everything that must be sharp is, and in most frames: `marginal` where only in some. */
+export function holdState(take: Take | null): State {
+	if (!take || !isFeasible(take)) return 'soft';
+	return take.candidate.chance.sharpShare(take) >= HOLDS_FROM ? 'sharp' : 'marginal';
+}
+
 /** The worst ratio of each person who has targets, by id. */
 export function faceRatios({ candidate, fNumber }: Take): ReadonlyMap<string, number> {
 	const worst = new Map<string, number>();

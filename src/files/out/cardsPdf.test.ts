@@ -30,7 +30,7 @@ const card = (title: string, more: Partial<PrintedCard> = {}): PrintedCard => ({
 	content: {
 		focusOn: 'Ilinca’s left eye',
 		where: 'middle row, third from left',
-		feasible: true,
+		state: 'sharp',
 		settings: [
 			{ label: 'aperture', value: 'f/4.5' },
 			{ label: 'ISO', value: '800' }

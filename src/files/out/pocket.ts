@@ -1,3 +1,4 @@
+import { STATE_MARKS } from '$words/states';
 import type { JobFile } from '$core/format/job';
 import type { Setting } from '../../words/card';
 import type { PrintedCard } from './printed';
@@ -67,7 +68,7 @@ function article(card: PrintedCard, index: number): string {
 	return [
 		`<article id="card-${index + 1}">${head}`,
 		content.focusOn
-			? `<p class="focus">${content.feasible ? '●' : '○'} <bdi>${plain(content.focusOn)}</bdi></p><p class="where">${plain(content.where)}</p>`
+			? `<p class="focus">${STATE_MARKS[content.state]} <bdi>${plain(content.focusOn)}</bdi></p><p class="where">${plain(content.where)}</p>`
 			: '',
 		`<dl class="big">${pairs(content.settings, (term, value) => `<div><dt>${term}</dt><dd>${value}</dd></div>`)}</dl>`,
 		`<p>${plain(content.sentences.join(' '))}</p>`,
@@ -95,7 +96,7 @@ function different({ different: table }: PrintedCard): string {
 	const rows = table.rows.map(({ depth, outlooks }) => {
 		const cells = outlooks.map(({ fNumber, focusOn, feasible }) => {
 			const who = focusOn ? `<br><bdi>${plain(focusOn)}</bdi>` : '';
-			return `<td>${feasible ? '●' : '○'} ${plain(fNumber || 'nothing')}${who}</td>`;
+			return `<td>${STATE_MARKS[feasible ? 'sharp' : 'soft']} ${plain(fNumber || 'nothing')}${who}</td>`;
 		});
 		return `<tr><th scope="row">${plain(depth)}</th>${cells.join('')}</tr>`;
 	});

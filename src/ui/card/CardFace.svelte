@@ -20,7 +20,7 @@
 	<div class="answer" aria-live="polite">
 		{#if content.focusOn}
 			<p class="focus">
-				<StateMark state={content.feasible ? 'sharp' : 'soft'} />
+				<StateMark state={content.state} />
 				<Named {shot} text={content.focusOn} />
 				{#if content.where}<span class="where">{content.where}</span>{/if}
 			</p>

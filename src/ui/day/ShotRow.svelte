@@ -5,6 +5,7 @@
 	import Named from '../shared/Named.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
+	import { holdState } from '$core/study/take';
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';
 	import { clock, durationWords, STATUS_WORDS, verdictWords } from '$words/day';
@@ -71,7 +72,7 @@
 		<p class="verdict">
 			{#if verdict}
 				{#if solution?.plan.focus}
-					<StateMark state={solution.plan.feasible ? 'sharp' : 'soft'} />
+					<StateMark state={holdState(solution.take)} />
 				{/if}
 				<Named {shot} text={verdict} />
 			{:else if isNear && shot.people.length + shot.things.length === 0}

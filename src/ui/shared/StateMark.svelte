@@ -1,9 +1,9 @@
 <script lang="ts">
 	import type { State } from '$core/format/plan';
+	import { STATE_MARKS } from '$words/states';
 
-	/** A state as a shape as well as a colour: ● sharp, ◐ a stop short, ○ soft. */
+	/** A state as a shape as well as a colour. */
 	let { state }: { state: State } = $props();
-	const MARKS = { sharp: '●', marginal: '◐', soft: '○' } as const;
 </script>
 
-<span class="is-{state}" aria-hidden="true">{MARKS[state]}</span>
+<span class="is-{state}" aria-hidden="true">{STATE_MARKS[state]}</span>

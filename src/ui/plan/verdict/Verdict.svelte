@@ -5,6 +5,7 @@
 	import { settings } from '../../shared/settings.svelte';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { oddsAt, type PlanView } from '../plan.svelte';
+	import { holdState } from '$core/study/take';
 	import { framesSentence } from '$words/odds';
 	import { costSentences } from '$words/about';
 	import { verdictOf } from '$words/verdict';
@@ -26,7 +27,7 @@
 	});
 	/** What the other pictures of an arrangement with an object would cost. */
 	const costs = $derived(costSentences(plan.shot, plan.aboutCosts.answer ?? []));
-	const outcome = $derived(shown?.plan.feasible ? 'sharp' : 'soft');
+	const outcome = $derived(holdState(shown?.take ?? null));
 
 	/** Spoken when a gesture has come to rest, not during it. */
 	let spoken = $state('');
