@@ -103,7 +103,7 @@ test('a turned head at a window, at f/2', async ({ app, page }) => {
 	await expect(turn).toHaveAttribute('title', /f\/2 then holds everyone/);
 	await turn.click();
 	await expect(app.verdict).toHaveAttribute('data-feasible', 'true');
-	await expect(app.verdict).toContainText('Ifeoma is sharp.');
+	await expect(app.verdict).toContainText('Ifeoma is sharp in about six of ten frames.');
 	await app.verdict.getByRole('button', { name: 'why' }).click();
 	const why = page.getByRole('dialog');
 	await expect(why.getByText(/Put a focus point on Ifeoma’s .+: column \d+ of 25/)).toBeVisible();
