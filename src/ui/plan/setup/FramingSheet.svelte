@@ -66,6 +66,7 @@
 		if (result.ok) plan.change({ ...shot, camera: result.camera });
 	}
 
+	const equivalent = $derived(equivalentWords(shot));
 	const edges = $derived(edgesOf(shot));
 	const focus = $derived(plan.shown?.plan.focus ?? null);
 	const farthestM = $derived(
@@ -100,7 +101,7 @@
 
 <div class="stack">
 	<Choice label="show" options={PART_OPTIONS} value={part} onchoose={(next) => (chosen = next)} />
-	<div class="fields">
+	<div class="pairs">
 		<Pick
 			label="of"
 			options={people}
@@ -148,9 +149,9 @@
 	{#if refusal}<p class="refusal" role="alert">{refusal}</p>{/if}
 
 	<dl>
-		{#if equivalentWords(shot)}
+		{#if equivalent}
 			<dt>lens</dt>
-			<dd>{equivalentWords(shot)}</dd>
+			<dd>{equivalent}</dd>
 		{/if}
 		{#if nearest}
 			<dt>nearest face</dt>
@@ -199,11 +200,6 @@
 </div>
 
 <style>
-	.fields {
-		display: grid;
-		grid-template-columns: repeat(2, minmax(0, 1fr));
-		gap: 0.8rem;
-	}
 	.actions {
 		display: flex;
 		flex-wrap: wrap;

@@ -38,7 +38,7 @@
 	value={fixedS === undefined ? ruleValue(shot.choices.shutterRule) : 'fixed'}
 	onchoose={chooseShutter}
 />
-<div class="fields">
+<div class="pairs">
 	{#if fixedS !== undefined}
 		<Amount
 			shownAs="one-over"
@@ -70,12 +70,3 @@
 		{newGesture}
 	/>
 </div>
-
-<style>
-	.fields {
-		display: grid;
-		grid-template-columns: repeat(2, minmax(0, 1fr));
-		gap: 0.5rem 0.8rem;
-		align-items: end;
-	}
-</style>

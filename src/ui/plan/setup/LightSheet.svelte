@@ -82,7 +82,7 @@
 	/>
 
 	{#if light?.mode === 'flash'}
-		<div class="fields">
+		<div class="pairs">
 			<Amount
 				of="shot.light.guideNumberM"
 				label="guide number at ISO 100"
@@ -103,7 +103,7 @@
 
 	{#if light}
 		<h3>{light.mode === 'flash' ? 'The room besides' : 'How bright it is'}</h3>
-		<div class="fields">
+		<div class="pairs">
 			<Pick
 				label="in words"
 				options={WORDS}
@@ -120,7 +120,7 @@
 				{newGesture}
 			/>
 		</div>
-		<fieldset class="fields three">
+		<fieldset class="pairs three">
 			<legend>or as a camera or meter reads it</legend>
 			<Amount
 				of="job.shots.taken.fNumber"
@@ -150,7 +150,7 @@
 		</fieldset>
 
 		<h3>What gives</h3>
-		<div class="fields">
+		<div class="pairs">
 			<Choice
 				label="ISO"
 				options={[
@@ -196,12 +196,6 @@
 </div>
 
 <style>
-	.fields {
-		display: grid;
-		grid-template-columns: repeat(2, minmax(0, 1fr));
-		gap: 0.5rem 0.8rem;
-		align-items: end;
-	}
 	.three {
 		grid-template-columns: repeat(3, minmax(0, 1fr));
 	}
