@@ -1,6 +1,6 @@
 import type { Status } from '$core/format/job';
 import type { Solution } from '$core/study/plan';
-import { verdictOf } from './verdict';
+import { unseenSentences, verdictOf } from './verdict';
 import type { Units } from './numbers';
 
 /** Times of a day as one says them. */
@@ -37,9 +37,10 @@ export const STATUS_WORDS: Readonly<Record<Status, string>> = {
 	skipped: 'skipped'
 };
 
-/** The verdict in short, as a line of text. */
+/** The verdict in short, as a line of text; whom the frame leaves out is told first of the rest. */
 export function verdictWords(solution: Solution, units: Units): string {
 	const { focusOn, fNumber, exposure, sentences } = verdictOf(solution, units);
 	const settings = [focusOn, fNumber, exposure].filter(Boolean).join(', ');
-	return [settings && `${settings}.`, sentences[0] ?? ''].filter(Boolean).join(' ');
+	const told = new Set([...unseenSentences(solution, ['cut']), sentences[0] ?? '']);
+	return [settings && `${settings}.`, ...told].filter(Boolean).join(' ');
 }

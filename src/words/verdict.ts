@@ -184,8 +184,11 @@ function thingSentences({ plan, study: { shot } }: Solution): string[] {
 /** More people than this with the same fate are told together. */
 const MOST_SINGLY = 2;
 
-function unseenSentences({ plan, study: { shot } }: Solution): string[] {
-	const whys: readonly Unseen['why'][] = ['cut', 'turned', 'hidden'];
+/** Who is not seen, and why. */
+export function unseenSentences(
+	{ plan, study: { shot } }: Solution,
+	whys: readonly Unseen['why'][] = ['cut', 'turned', 'hidden']
+): string[] {
 	return whys.flatMap((why) => {
 		const those = plan.unseen.filter((one) => one.why === why);
 		const name = (id: string | null) => nameOfId(shot, id);

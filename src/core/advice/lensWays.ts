@@ -6,6 +6,7 @@ import { focalsOf } from '../optics/zoom';
 import { nosePerspective, STRONG_FROM } from '../optics/perspective';
 import { backgroundWidthM } from '../arrange/edges';
 import { groundDistanceM, pivotOf, sameFraming } from '../arrange/standpoint';
+import { byOrder } from '../numeric/order';
 import { exposureOf } from '../study/light';
 import type { Study } from '../study/study';
 import { failingPeople } from '../study/take';
@@ -142,7 +143,7 @@ function backgroundOf({ scene, candidate }: Take): number {
 function withBest(ways: readonly LensWay[]): LensWay[] {
 	const open = ways.filter(({ isOutOfRoom, fNumber }) => !isOutOfRoom && fNumber !== null);
 	const best = (order: (way: LensWay) => readonly number[]): LensWay | undefined =>
-		open.toSorted((a, b) => compare(order(a), order(b)))[0];
+		open.toSorted((a, b) => byOrder(order(a), order(b)))[0];
 	const lightOf = ({ exposure, fNumber }: LensWay): readonly number[] => {
 		if (!exposure) return [fNumber ?? Infinity];
 		const { flags, iso, flashPower, shutterS } = exposure;
@@ -165,14 +166,6 @@ function withBest(ways: readonly LensWay[]): LensWay[] {
 		...way,
 		bestFor: (['faces', 'background', 'light'] as const).filter((goal) => chosen[goal] === way)
 	}));
-}
-
-function compare(a: readonly number[], b: readonly number[]): number {
-	for (let i = 0; i < Math.max(a.length, b.length); i++) {
-		const difference = (a[i] ?? 0) - (b[i] ?? 0);
-		if (difference !== 0) return difference;
-	}
-	return 0;
 }
 
 /** Whether a lens of the kit reaches a focal length, and its widest f-number there; null if none. */

@@ -23,6 +23,11 @@ const NAME: Readonly<Record<Build, string>> = {
 	dog: 'Dog'
 };
 
+const UNNAMED = new RegExp(`^(${Object.values(NAME).join('|')}) \\d+$`);
+
+/** Whether somebody still has the name they came with: "Person 3". */
+export const isUnnamed = ({ name }: Pick<Person, 'name'>): boolean => UNNAMED.test(name);
+
 export interface StepsPlan {
 	/** How many stand in each row, the front row first. */
 	readonly counts: readonly number[];
@@ -90,22 +95,6 @@ export function addRows(shot: Shot, plan: StepsPlan, depthM: number): Shot {
 		})
 	);
 	return withUsualWishes({ ...shot, people: [...shot.people, ...people] }, shot.people.length);
-}
-
-/** Room kept beside the outermost people and above the highest, m. */
-const ROOM_M = 0.4;
-
-/** The least depth of the front row from which all rows fit into the picture, m. */
-export function depthThatFits(shot: Shot, plan: StepsPlan): number {
-	const { focalMm, widthMm, heightMm } = cameraPose(shot.camera, shot.body.sensor);
-	const cameraM = shot.camera.position.y;
-	const needed = plan.counts.map((count, row) => {
-		const wideM = (count - 1) * plan.spacingM + 2 * ROOM_M;
-		const aboveM = EYE_HEIGHT_M.adult + row * plan.stepM + ROOM_M - cameraM;
-		const depthM = Math.max((wideM * focalMm) / widthMm, (2 * aboveM * focalMm) / heightMm);
-		return depthM - row * plan.rowGapM;
-	});
-	return Math.max(...needed);
 }
 
 /** Adds one person or animal ahead of the camera. */

@@ -46,8 +46,6 @@ export function edgesOf(shot: Shot): Edges | null {
 	});
 	if (heads.length === 0) return null;
 	const least = (edge: keyof Extent) => Math.min(...heads.map(({ room }) => room[edge]));
-	const tightest = ({ left, right, top, bottom }: Edges['room']) =>
-		Math.min(left, right, top, bottom);
 	const all = [...heads, ...thingsAround(shot, pose)];
 	return {
 		room: {
@@ -62,6 +60,12 @@ export function edgesOf(shot: Shot): Edges | null {
 			.map(({ id }) => id)
 	};
 }
+
+const tightest = ({ left, right, top, bottom }: Edges['room']): number =>
+	Math.min(left, right, top, bottom);
+
+/** The least room that something leaves at an edge of the frame, as a share of it; negative when cut. */
+export const roomIn = (extent: Extent): number => tightest(roomAround(extent));
 
 const roomAround = ({ left, right, top, bottom }: Extent): Edges['room'] => ({
 	left,

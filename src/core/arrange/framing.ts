@@ -3,7 +3,7 @@ import type { Camera, Person, Shot } from '../format/shot';
 import { imageDistanceMm } from '../geometry/thinLens';
 import { degrees, wrapDeg } from '../geometry/angle';
 import { cameraPose, ownFramePoint, seenFrom, type CameraPose } from '../geometry/camera';
-import { meanPoint, type Vec3 } from '../geometry/vector';
+import { add, meanPoint, subtract, type Vec3 } from '../geometry/vector';
 import { lastHolding } from '../numeric/bisect';
 
 /** Framing: who fills how much of the picture, and how to get there. */
@@ -15,6 +15,9 @@ export interface Framing {
 	/** Room at every edge, as a share of the frame. */
 	readonly margin: number;
 }
+
+/** Room at every edge unless something else is asked for, as a share of the frame. */
+export const USUAL_MARGIN = 0.05;
 
 /** Where the edges of what is framed fall, as fractions of the frame from its top left. */
 export interface Extent {
@@ -150,6 +153,25 @@ export function frameByPlace(shot: Shot, framing: Framing): FramingResult {
 		return { ok: false, problem: { why: 'too-near', depthM, closestFocusM } };
 	}
 	return { ok: true, camera, isLoose: false };
+}
+
+/**
+ * The shot with its people as far away as the framing has them: they move, the camera only turns. As
+ * it was where the framing cannot be had.
+ */
+export function stoodAsFramed(shot: Shot, framing: Framing): Shot {
+	// where people stand, the room behind the camera does not matter
+	const open = { ...shot };
+	delete open.place;
+	const framed = frameByPlace(open, framing);
+	if (!framed.ok) return shot;
+	const { position } = shot.camera;
+	const push = subtract(position, framed.camera.position);
+	return {
+		...shot,
+		camera: { ...framed.camera, position },
+		people: shot.people.map((one) => ({ ...one, eyeMidpoint: add(one.eyeMidpoint, push) }))
+	};
 }
 
 const nobody: FramingResult = { ok: false, problem: { why: 'nobody' } };

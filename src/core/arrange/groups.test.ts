@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { ahead, EYE_M, person, shotOf } from '$tests/support/shots';
 import type { Person } from '../format/shot';
 import { solve } from '$tests/support/solved';
-import { addCouple, addPerson, addRows, addThing, addWalker, depthThatFits } from './arrange';
+import { addCouple, addPerson, addRows, addThing, addWalker } from './arrange';
 import { rowsOf, whereStands, type Standing } from './rows';
 import { rowName, whereWords } from '$words/rows';
 import { reshape, shapeOf } from './rowShape';
@@ -69,24 +69,6 @@ describe('placing people', () => {
 		]);
 		expect(people.map(({ row }) => row)).toEqual([1, 1, 2, 2, 2]);
 	});
-
-	it.each([
-		[[6], 'landscape', 0.3],
-		[[20, 20, 20, 20], 'landscape', 0.3],
-		[[5, 6, 4], 'portrait', 0.3],
-		[[1, 1, 1, 1, 1, 1], 'landscape', 0.6]
-	] as const)(
-		'rows of %j in %s, each %d m higher, all come into the picture where they fit',
-		(counts, orientation, stepM) => {
-			const shot = shotOf({ people: [], camera: { orientation } });
-			const steps = { counts, rowGapM: 0.8, stepM, spacingM: 0.6 };
-			const depthM = depthThatFits(shot, steps);
-			const cut = (depth: number) =>
-				solve(addRows(shot, steps, depth)).plan.unseen.filter(({ why }) => why === 'cut');
-			expect(cut(depthM)).toEqual([]);
-			expect(cut(depthM * 0.5)).not.toEqual([]);
-		}
-	);
 
 	it('stand across the picture of a panned camera', () => {
 		const shot = shotOf({ people: [], camera: { panDeg: 90 } });

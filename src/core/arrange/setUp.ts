@@ -2,13 +2,10 @@ import type { Lens, Shot } from '../format/shot';
 import type { Part } from '../anatomy/figure';
 import { addCouple, addPerson, addRows, USUAL_ROWS, type StepsPlan } from './arrange';
 import { focalsOf } from '../optics/zoom';
-import { frameByPlace, type FramingProblem } from './framing';
+import { frameByPlace, USUAL_MARGIN, type FramingProblem } from './framing';
 import { groundDistanceM, pivotOf } from './standpoint';
 
 /** A whole shot from few words: how many, how much of them, with which lens. */
-
-/** Room at every edge, as a share of the frame. */
-const MARGIN = 0.05;
 
 /** Where people are put before the framing moves the camera, m. */
 const START_M = 4;
@@ -44,7 +41,7 @@ export interface SetUp {
  */
 export function setUp(blank: Shot, lens: Lens, counts: readonly number[], part: Part): SetUp {
 	const people = peopled(blank, counts);
-	const framing = { part, personIds: [], margin: MARGIN };
+	const framing = { part, personIds: [], margin: USUAL_MARGIN };
 	const tries = focalsOf(lens, lens.focalMm[1])
 		.toReversed()
 		.map((focalMm) => {

@@ -1,39 +1,22 @@
 import type { Guest } from '../format/job';
-import { JOB_LIMITS } from '../format/job';
 import { LIMITS, type Person, type Shot } from '../format/shot';
-import type { Build } from '../tables/heads';
-import { addPerson, EYE_HEIGHT_M, USUAL_ROWS } from '../arrange/arrange';
-import { cameraPose, seenFrom } from '../geometry/camera';
+import { isHuman, type Build } from '../tables/heads';
+import { partCorners } from '../anatomy/figure';
+import { addPerson, EYE_HEIGHT_M, isUnnamed, USUAL_ROWS } from '../arrange/arrange';
+import { edgesOf, roomIn } from '../arrange/edges';
+import {
+	extentOf,
+	frameByFocal,
+	frameByPlace,
+	stoodAsFramed,
+	type Framing
+} from '../arrange/framing';
+import { heldDownTo, PART_OF_MARK } from '../arrange/held';
 import { along } from '../geometry/vector';
+import { byOrder } from '../numeric/order';
+import { lookAt } from '../study/scene';
 
 /** The people of the day, and the shots they stand in. Shots refer to them by name. */
-
-const BUILD_WORDS: Readonly<Record<string, Build>> = {
-	adult: 'adult',
-	child: 'child',
-	kid: 'child',
-	infant: 'infant',
-	baby: 'infant',
-	cat: 'cat',
-	dog: 'dog'
-};
-const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
-const METRIC = new RegExp(String.raw`^${NUMBER}\s*(m|cm)$`, 'i');
-const FEET = new RegExp(
-	String.raw`^${NUMBER}\s*(?:ft|feet|')(?:\s*${NUMBER}\s*(?:in|inches|"))?$`,
-	'i'
-);
-const M_PER_FOOT = 0.3048;
-
-const read = (text = '0'): number => Number(text.replace(',', '.'));
-
-/** A height as people write it, m: "1.1 m", "110 cm", "3 ft 7 in"; null when it is none. */
-function heightM(text: string): number | null {
-	const metric = METRIC.exec(text);
-	if (metric) return read(metric[1]) / (metric[2]?.toLowerCase() === 'cm' ? 100 : 1);
-	const feet = FEET.exec(text);
-	return feet && (read(feet[1]) + read(feet[2]) / 12) * M_PER_FOOT;
-}
 
 /** Somebody to put on the list; the id is the list's. */
 export type NewGuest = Omit<Guest, 'id'>;
@@ -46,31 +29,6 @@ export const newGuest = (name: string, build: Build = 'adult'): NewGuest => ({
 	note: ''
 });
 
-/**
- * Reads a pasted list, one person a line. What follows a comma may be a build, "glasses", the height
- * of the eyes, or a note.
- * @example guestsFromText('Noor\nTeo, child, 1.1 m, ring bearer')
- */
-export function guestsFromText(text: string): NewGuest[] {
-	return text.split(/\r\n|\r|\n/).flatMap((line) => {
-		const [name = '', ...words] = line.split(/[,;\t]/).map((part) => part.trim());
-		if (!name) return [];
-		let guest = newGuest(name.slice(0, LIMITS.name));
-		const notes: string[] = [];
-		for (const word of words.filter(Boolean)) {
-			const build = BUILD_WORDS[word.toLowerCase()];
-			if (build) guest = { ...guest, build, eyeHeightM: EYE_HEIGHT_M[build] };
-			else if (word.toLowerCase() === 'glasses') guest = { ...guest, glasses: true };
-			else if (heightM(word) === null) notes.push(word);
-		}
-		const height = words.flatMap((word) => heightM(word) ?? [])[0];
-		if (height !== undefined && height >= 0.05 && height <= 2.5) {
-			guest = { ...guest, eyeHeightM: height };
-		}
-		return [{ ...guest, note: notes.join(', ').slice(0, JOB_LIMITS.guestNote) }];
-	});
-}
-
 /** Whether somebody of that name stands in a shot. */
 export const standsIn = (name: string, { people }: Pick<Shot, 'people'>): boolean =>
 	people.some((one) => one.name === name);
@@ -81,29 +39,86 @@ export function inNoShot(guests: readonly Guest[], shots: readonly Shot[]): Gues
 	return guests.filter(({ name }) => !placed.has(name));
 }
 
-/** Where the first of a shot is put, m. */
-const FIRST_M = 3;
+/** Where the first of a shot is put unless a framing says otherwise, m. */
+export const FIRST_M = 3;
 
-/** The shot with somebody of the list beside whoever stands farthest to the right. */
-export function withGuest(shot: Shot, { name, build, eyeHeightM }: NewGuest): Shot {
-	if (shot.people.length >= LIMITS.people || standsIn(name, shot)) return shot;
-	const more = addPerson(shot, build, Math.max(FIRST_M, shot.lens.closestFocusM));
-	const pose = cameraPose(shot.camera, shot.body.sensor);
-	const asideOf = ({ eyeMidpoint }: Person) => seenFrom(pose, eyeMidpoint).rightM;
-	const last = shot.people.toSorted((a, b) => asideOf(b) - asideOf(a))[0];
-	const people = more.people.map((one, i) => {
-		if (i < more.people.length - 1) return one;
-		if (!last) return { ...one, name, eyeMidpoint: { ...one.eyeMidpoint, y: eyeHeightM } };
-		const groundM = Math.max(0, last.eyeMidpoint.y - EYE_HEIGHT_M[last.build]);
-		const beside = along(last.eyeMidpoint, pose.right, USUAL_ROWS.spacingM);
-		return {
-			...one,
-			name,
-			eyeMidpoint: { ...beside, y: groundM + eyeHeightM },
-			...(last.row === undefined ? {} : { row: last.row })
-		};
+/**
+ * The shot with somebody of the list: in a place that has no name yet, else at an end of a row that has
+ * room, else of the shortest one. The first of all stands where the framing has them; the frame follows
+ * whoever it would cut.
+ */
+export function withGuest(shot: Shot, guest: NewGuest, framing: Framing): Shot {
+	if (standsIn(guest.name, shot)) return shot;
+	const unnamed = unnamedPlace(shot, guest);
+	if (unnamed) return takingPlace(shot, unnamed, guest);
+	if (shot.people.length >= LIMITS.people) return shot;
+	const more = addPerson(shot, guest.build, Math.max(FIRST_M, shot.lens.closestFocusM));
+	const newcomer = more.people.at(-1) as Person;
+	const end = endOfRow(shot, guest);
+	const placed = changed(more, newcomer.id, {
+		name: guest.name,
+		eyeMidpoint: end?.eyes ?? { ...newcomer.eyeMidpoint, y: guest.eyeHeightM },
+		...(end?.row === undefined ? {} : { row: end.row })
 	});
-	return { ...more, people };
+	return shot.people.length === 0 ? stoodAsFramed(placed, framing) : followed(shot, placed);
+}
+
+const changed = (shot: Shot, id: string, change: Partial<Person>): Shot => ({
+	...shot,
+	people: shot.people.map((one) => (one.id === id ? { ...one, ...change } : one))
+});
+
+/** The ground under somebody who stands, m. */
+const groundOf = ({ build, eyeMidpoint }: Person): number =>
+	Math.max(0, eyeMidpoint.y - EYE_HEIGHT_M[build]);
+
+/** A place without a name that somebody may take: their own build's first; nobody takes an animal's. */
+function unnamedPlace({ people }: Shot, { build }: NewGuest): Person | undefined {
+	const free = people.filter(isUnnamed);
+	const ofBuild = free.find((one) => one.build === build);
+	return ofBuild ?? (isHuman(build) ? free.find((one) => isHuman(one.build)) : undefined);
+}
+
+function takingPlace(shot: Shot, place: Person, { name, build, eyeHeightM }: NewGuest): Shot {
+	const eyeMidpoint = { ...place.eyeMidpoint, y: groundOf(place) + eyeHeightM };
+	return changed(shot, place.id, { name, build, eyeMidpoint });
+}
+
+/** Heads keep so much of the frame between them and its edge. */
+const EDGE_SHARE = 0.02;
+
+/** Where the eyes of somebody are who joins a row at one of its ends; null where there is no row. */
+function endOfRow(shot: Shot, { build, eyeHeightM }: NewGuest) {
+	const { rows, pose } = lookAt(shot);
+	const ends = rows.flatMap(({ members }, index) =>
+		([-1, 1] as const).map((side) => {
+			const last = shot.people.find(
+				({ id }) => id === members.at(side === 1 ? -1 : 0)?.personId
+			) as Person;
+			const beside = along(last.eyeMidpoint, pose.right, side * USUAL_ROWS.spacingM);
+			const eyes = { ...beside, y: groundOf(last) + eyeHeightM };
+			const face = partCorners({ ...last, build, eyeMidpoint: eyes }, 'face', pose.right);
+			const extent = extentOf(pose, face);
+			const hasRoom = extent !== null && roomIn(extent) >= EDGE_SHARE;
+			const asideShare = extent ? Math.abs((extent.left + extent.right) / 2 - 0.5) : 1;
+			// grown people fill the shortest row, children and animals stand in front
+			const rank = build === 'adult' ? members.length : index;
+			return { eyes, row: last.row, order: [hasRoom ? 0 : 1, rank, asideShare] };
+		})
+	);
+	return ends.toSorted((a, b) => byOrder(a.order, b.order))[0] ?? null;
+}
+
+/** The camera stepped back, or the zoom opened, where somebody new would be cut. */
+function followed(before: Shot, after: Shot): Shot {
+	const newest = after.people.at(-1) as Person;
+	if (!edgesOf(after)?.cutIds.includes(newest.id)) return after;
+	const held = before.people.flatMap((one) => heldDownTo(before, one) ?? [])[0];
+	const part = held ? PART_OF_MARK[held] : 'head-and-shoulders';
+	const framing: Framing = { part, personIds: [], margin: EDGE_SHARE };
+	const byPlace = frameByPlace(after, framing);
+	const framed = byPlace.ok ? byPlace : frameByFocal(after, framing);
+	return framed.ok ? { ...after, camera: framed.camera } : after;
 }
 
 /** The shot without whoever has that name. */

@@ -7,6 +7,7 @@
 	import { EYE_HEIGHT_M } from '$core/arrange/arrange';
 	import type { ShotRecord } from '$data/database';
 	import Pick from '../shared/Pick.svelte';
+	import { settings } from '../shared/settings.svelte';
 	import type { DayView } from './day.svelte';
 
 	/** One of the people of the day: what they are like, and the shots they stand in. */
@@ -31,7 +32,8 @@
 	}
 	function place(record: ShotRecord, isIn: boolean) {
 		const { shot } = record;
-		if (isIn) day.changeShot(record, withGuest(shot, guest), `placing ${guest.name}`);
+		if (isIn)
+			day.changeShot(record, withGuest(shot, guest, settings.framing), `placing ${guest.name}`);
 		else day.changeShot(record, withoutGuest(shot, guest.name), `taking ${guest.name} out`);
 	}
 	const takeOut = () =>

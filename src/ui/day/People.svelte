@@ -2,7 +2,8 @@
 	import { settings } from '../shared/settings.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import { guestsFromText, inNoShot, newGuest, standsIn, type NewGuest } from '$core/day/guests';
+	import { guestsFromText } from '$core/day/guestList';
+	import { inNoShot, newGuest, standsIn, type NewGuest } from '$core/day/guests';
 	import { JOB_LIMITS, type Guest } from '$core/format/job';
 	import { LIMITS } from '$core/format/shot';
 	import type { DayView } from './day.svelte';

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { PARTS } from '$core/anatomy/figure';
+import { USUAL_MARGIN, type Framing } from '$core/arrange/framing';
 import { PLACE_NAMES } from './places';
 
 /** How the app looks and speaks on this device. */
@@ -30,6 +32,11 @@ const MyWaySchema = z.object({
 });
 export type MyWay = z.infer<typeof MyWaySchema>;
 
+const FramingSchema = z.object({
+	part: z.enum(PARTS).catch('waist-up'),
+	margin: z.number().min(0).max(0.4).catch(USUAL_MARGIN)
+});
+
 /** A setting whose value is missing or not known falls back alone; the others stay. */
 const SettingsSchema = z.object({
 	look: z.enum(['day', 'night']).optional().catch(undefined),
@@ -40,6 +47,8 @@ const SettingsSchema = z.object({
 	keys: z.record(z.string(), z.string().max(4)).catch({}),
 	/** The camera turns after people who are moved. */
 	keepsAimed: z.boolean().catch(false),
+	/** How people were framed last: where newcomers stand. */
+	framing: FramingSchema.catch(FramingSchema.parse({})),
 	myWay: MyWaySchema.catch(MyWaySchema.parse({})),
 	lastShotId: z.string().nullable().catch(null),
 	/** When everything was backed up last, ms. */
@@ -94,6 +103,9 @@ class Settings {
 	}
 	get myWay() {
 		return this.#values.myWay;
+	}
+	get framing(): Framing {
+		return { ...this.#values.framing, personIds: [] };
 	}
 	get keepsAimed() {
 		return this.#values.keepsAimed;

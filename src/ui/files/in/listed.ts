@@ -7,6 +7,7 @@ import { USUAL_MINUTES } from '$data/newDay';
 import type { ReadRow } from '$files/in/shotList';
 import { nextSlot } from '../../keeping/dayActions';
 import { newShot } from '../../keeping/newShot';
+import { settings } from '../../shared/settings.svelte';
 
 /**
  * A shot list that was read, as a job that can be compared with the open one. A row is the shot with
@@ -50,7 +51,10 @@ function freshShot(
 	startsAt: string
 ): DayShot {
 	const shot = people.reduce(
-		(all, name) => withGuest(all, guests.find((one) => one.name === name) ?? newGuest(name)),
+		(all, name) => {
+			const guest = guests.find((one) => one.name === name) ?? newGuest(name);
+			return withGuest(all, guest, settings.framing);
+		},
 		newShot(title || 'New shot')
 	);
 	return {

@@ -33,7 +33,7 @@
 	/** What is chosen to be framed; until then what the frame holds. */
 	let chosen = $state<Part | null>(null);
 	let who = $state(EVERYONE);
-	let marginPercent = $state(5);
+	let marginPercent = $state(100 * settings.framing.margin);
 	let refusal = $state('');
 
 	const people = $derived([
@@ -63,7 +63,9 @@
 				? `Even at ${shot.lens.focalMm[1]} mm there is more room than that: step nearer, or crop.`
 				: ''
 			: framingProblemText(result.problem, units);
-		if (result.ok) plan.change({ ...shot, camera: result.camera });
+		if (!result.ok) return;
+		plan.change({ ...shot, camera: result.camera });
+		settings.set({ framing: { part, margin: framing.margin } });
 	}
 
 	const equivalent = $derived(equivalentWords(shot));

@@ -10,10 +10,12 @@
 		addRows,
 		addThing,
 		addWalker,
-		depthThatFits,
 		USUAL_ROWS
 	} from '$core/arrange/arrange';
+	import { FIRST_M } from '$core/day/guests';
+	import { stoodAsFramed } from '$core/arrange/framing';
 	import Length from '../../shared/Length.svelte';
+	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import GuestPicker from './GuestPicker.svelte';
 	import Menu from '../../shared/Menu.svelte';
@@ -29,13 +31,10 @@
 	let stepM = $state<number>(USUAL_ROWS.stepM);
 	let spacingM = $state<number>(USUAL_ROWS.spacingM);
 
-	/** Newcomers stand where the others are, or where a half-length portrait would be. */
-	const depthM = $derived.by(() => {
-		const rows = plan.solution?.study.scene.rows ?? [];
-		return (
-			rows[0]?.depthM ?? Math.max(plan.shot.lens.closestFocusM, plan.shot.camera.focalMm * 0.04)
-		);
-	});
+	/** Newcomers stand where the others are. */
+	const depthM = $derived(
+		plan.solution?.study.scene.rows[0]?.depthM ?? Math.max(FIRST_M, plan.shot.lens.closestFocusM)
+	);
 	const counts = $derived(
 		countsText
 			.split(/[^0-9]+/)
@@ -51,7 +50,8 @@
 
 	function add(how: (shot: Shot, depthM: number) => Shot) {
 		isOpen = false;
-		const next = how(plan.shot, depthM);
+		const added = how(plan.shot, depthM);
+		const next = plan.shot.people.length === 0 ? stoodAsFramed(added, settings.framing) : added;
 		plan.change(next);
 		const newest = next.people.at(-1);
 		if (next.people.length === plan.shot.people.length && newest) {
@@ -84,11 +84,7 @@
 		if (problem) return;
 		isAskingRows = false;
 		const rows = { counts, rowGapM, stepM, spacingM };
-		add((shot, depth) => {
-			// the first ones come into the picture, others join those who are there
-			const first = shot.people.length === 0;
-			return addRows(shot, rows, first ? Math.max(depth, depthThatFits(shot, rows)) : depth);
-		});
+		add((shot, depth) => addRows(shot, rows, depth));
 	}
 
 	const gesture = () => '';

@@ -2,6 +2,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { standsIn, withGuest } from '$core/day/guests';
 	import type { Guest } from '$core/format/job';
+	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';
 
 	/** Those of the day's people who do not stand in the shot yet; a click places one. */
@@ -9,8 +10,8 @@
 
 	const missing = $derived(plan.guests.filter(({ name }) => !standsIn(name, plan.shot)));
 	function place(guest: Guest) {
-		plan.change(withGuest(plan.shot, guest));
-		const newest = plan.shot.people.at(-1);
+		plan.change(withGuest(plan.shot, guest, settings.framing));
+		const newest = plan.shot.people.find(({ name }) => name === guest.name);
 		if (newest) plan.selected = { kind: 'person', id: newest.id };
 	}
 </script>
