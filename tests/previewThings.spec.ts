@@ -1,6 +1,6 @@
 import { readShot } from '$core/format/shotFile';
 import { focusAt } from '$core/optics/focus';
-import { framePoint } from '$core/geometry/camera';
+import { framePoint, seenFrom } from '$core/geometry/camera';
 import { lookAt } from '$core/study/scene';
 import { LENSES } from '$data/kit';
 import { expect, test } from './support/lab';
@@ -69,6 +69,55 @@ test('who is hidden in the picture is who the core says is hidden', async ({ lab
 			const isHidden = apart(seen[i], cover[i]) < 0.05 * apart(alone[i], cover[i]);
 			expect(words(isHidden)).toBe(words(lost?.why === 'hidden'));
 		});
+	}
+});
+
+test('as much of a sign is covered in the picture as the core says', async ({ lab }) => {
+	const sign = thing('sign', [0, 1.2, 6], { look: 'wall', widthM: 1.6, heightM: 1 });
+	const groups: readonly (readonly [string, Pick<Sketch, 'people'>])[] = [
+		['three abreast', { people: [-0.5, 0, 0.5].map((x, i) => person(`p${i}`, [x, 1.6, 4])) }],
+		['one beside it', { people: [person('a', [0.4, 1.6, 4], { turnDeg: 60 })] }],
+		['somebody sitting', { people: [person('s', [0, 1.2, 4])] }],
+		[
+			'a child and a dog',
+			{
+				people: [
+					person('c', [-0.3, 1.1, 4], { build: 'child' }),
+					person('d', [0.3, 0.5, 4], { build: 'dog' })
+				]
+			}
+		],
+		['on a step', { people: [person('u', [0, 2, 4])] }]
+	];
+	const sketch = { choices: { fNumberExact: 16 } };
+	const drawing = { ...PX, planeM: 6, fNumber: 16, samples: 1 };
+	for (const [name, { people = [] }] of groups) {
+		const whole = shotInput({ ...sketch, people, things: [sign] });
+		const reading = readShot(whole);
+		if (!reading.ok) throw new Error(reading.message);
+		const { pose, things } = lookAt(reading.shot);
+		const { imageDistanceMm } = focusAt({ focalMm: 50, fieldBend: 0 }, 6);
+		const places = Array.from({ length: 16 * 10 }, (_, i) => {
+			const x = -0.8 + (1.6 * ((i % 16) + 0.5)) / 16;
+			const y = 0.7 + (Math.floor(i / 16) + 0.5) / 10;
+			const at = framePoint(pose, seenFrom(pose, { x, y, z: 6 }), imageDistanceMm);
+			return { x: at.x * PX.widthPx, y: at.y * PX.heightPx, reachPx: 0 };
+		});
+		const bare = await lab.call(
+			'lightAt',
+			shotInput({ ...sketch, things: [sign] }),
+			drawing,
+			places
+		);
+		const seen = await lab.call('lightAt', whole, drawing, places);
+		const covered = places.filter((_, i) =>
+			(seen[i] ?? []).some((value, channel) => Math.abs(value - (bare[i]?.[channel] ?? 0)) > 0.01)
+		);
+		const shares = [covered.length / places.length, things[0]?.hiddenShare() ?? NaN];
+		expect(
+			Math.abs((shares[0] ?? 0) - (shares[1] ?? 0)),
+			`${name}: ${shares.join(', ')}`
+		).toBeLessThan(0.06);
 	}
 });
 

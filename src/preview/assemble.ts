@@ -1,7 +1,6 @@
+import { bodyShape } from '$core/anatomy/body';
 import { along, type Vec3 } from '$core/geometry/vector';
 import type { Figure, Ground, Placement } from './scene';
-import { ANIMAL_EYE_MM } from './sculpt/animal';
-import { SITTING_EYE_MM, STANDING_EYE_MM, type Pose } from './sculpt/body';
 import type { Detail } from './sculpt/face';
 import type { PartName } from './sculpt/parts';
 import type { Look } from './looks';
@@ -44,30 +43,17 @@ export function partsOf(figure: Figure, look: Look, detail: Detail, ground: Grou
 	];
 }
 
-/** Size of a body over an adult's for the same eye height: children are slighter than their heads. */
-const BODY_SIZE = { adult: [0.94, 1.06], child: [0.55, 0.85], infant: [0.42, 0.46] } as const;
 /** Heights are taken in steps, so that figures of nearly one height share a body, mm. */
 const HEIGHT_STEP_MM = 25;
 
 function bodyParts(figure: Figure, look: Look, ground: Ground, detail: Detail): PlacedPart[] {
 	const { build, eyeHeightM, body } = figure;
-	const [least, most] = BODY_SIZE[build as keyof typeof BODY_SIZE];
-	const size = Math.min(most, Math.max(least, (eyeHeightM * 1000) / STANDING_EYE_MM));
-	const heightMm = (eyeHeightM * 1000) / size;
-	const pose = poseOf(figure, heightMm);
-	const stepMm = pose === 'standing' ? Math.max(0, heightMm - STANDING_EYE_MM * 1.12) : 0;
-	const floorMm = Math.round((heightMm - stepMm) / HEIGHT_STEP_MM) * HEIGHT_STEP_MM;
-	const downMm = pose === 'carried' ? 0 : floorMm;
+	const { size, pose, floorMm, stepM } = bodyShape(build, eyeHeightM);
+	const downMm = pose === 'carried' ? 0 : Math.round(floorMm / HEIGHT_STEP_MM) * HEIGHT_STEP_MM;
 	const name: PartName = `body ${look.outfit} ${pose} ${downMm} ${detail}`;
 	const parts: PlacedPart[] = [{ name, matrix: placed(body, size) }];
-	if (stepMm > 0) parts.push(step(body.origin, ground, eyeHeightM, (stepMm * size) / 1000));
+	if (stepM > 0) parts.push(step(body.origin, ground, eyeHeightM, stepM));
 	return parts;
-}
-
-function poseOf({ build }: Figure, heightMm: number): Pose {
-	if (build === 'infant' && heightMm > STANDING_EYE_MM * 1.15) return 'carried';
-	if (heightMm > (STANDING_EYE_MM + SITTING_EYE_MM) / 2) return 'standing';
-	return heightMm > SITTING_EYE_MM * 0.8 ? 'sitting' : 'carried';
 }
 
 function animalParts(
@@ -77,13 +63,11 @@ function animalParts(
 	ground: Ground
 ): PlacedPart[] {
 	const { head, body, eyeHeightM } = figure;
-	const natural = ANIMAL_EYE_MM[animal] / 1000;
-	const size = Math.min(1.2, Math.max(0.8, eyeHeightM / natural));
-	const stepM = eyeHeightM - natural * size;
+	const { size, stepM } = bodyShape(animal, eyeHeightM);
 	return [
 		{ name: `${animal} head ${detail}`, matrix: placed(head, 1) },
 		{ name: `${animal} body ${detail}`, matrix: placed(body, size) },
-		...(stepM > 0.02 ? [step(body.origin, ground, eyeHeightM, stepM)] : [])
+		...(stepM > 0 ? [step(body.origin, ground, eyeHeightM, stepM)] : [])
 	];
 }
 

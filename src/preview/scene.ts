@@ -1,3 +1,4 @@
+import { levelled } from '$core/anatomy/body';
 import { placeHead, type Head } from '$core/anatomy/head';
 import type { Person, Shot, Thing } from '$core/format/shot';
 import { headSize, type Build } from '$core/tables/heads';
@@ -98,9 +99,6 @@ export interface Subject {
 	readonly showsDiffraction: boolean;
 }
 
-/** How much of a turn of the head the body follows. */
-const BODY_TURNS = 0.6;
-
 /** What the camera of a shot sees, ready to draw. */
 export function previewOf(shot: Shot): PreviewScene {
 	const pose = cameraPose(shot.camera, shot.body.sensor);
@@ -135,12 +133,11 @@ function placementOf(pose: CameraPose, head: Head): Placement {
 }
 
 function figureOf(pose: CameraPose, person: Person): Figure {
-	const level = { ...person, nodDeg: 0, leanDeg: 0, turnDeg: person.turnDeg * BODY_TURNS };
 	return {
 		id: person.id,
 		build: person.build,
 		head: placementOf(pose, placeHead(person, pose.position)),
-		body: placementOf(pose, placeHead(level, pose.position)),
+		body: placementOf(pose, placeHead(levelled(person), pose.position)),
 		eyeHeightM: person.eyeMidpoint.y,
 		size: headSize(person.build)
 	};

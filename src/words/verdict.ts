@@ -7,7 +7,16 @@ import { faceRatios, holdState } from '$core/study/take';
 import { isHuman } from '$core/tables/heads';
 import { exposureWords } from './light';
 import { nameOf, nameOfId, namesOf, spotRef } from './names';
-import { capital, count, distance, fStop, smallLength, stopsInWords, type Units } from './numbers';
+import {
+	capital,
+	count,
+	distance,
+	fStop,
+	seenShareWords,
+	smallLength,
+	stopsInWords,
+	type Units
+} from './numbers';
 import { reasonText, unseenWords } from './reasons';
 import { rowName, whereWords } from './rows';
 
@@ -172,12 +181,21 @@ function least(...lengths: readonly (number | null)[]): number | null {
 }
 
 function thingSentences({ plan, study: { shot } }: Solution): string[] {
-	return plan.things.flatMap(({ id, state, intent, met }) => {
+	return plan.things.flatMap(({ id, state, intent, met, hiddenShare }) => {
 		const label = nameOfId(shot, id);
-		const is = label.endsWith('s') && !label.endsWith('ss') ? 'are' : 'is';
-		if (intent === 'any' || intent === 'sharp') return [];
-		if (state === 'outside') return [`The ${label} ${is} outside the frame.`];
-		return [met ? `The ${label} ${is} ${state}.` : `The ${label} ${is} ${state}, not ${intent}.`];
+		const are = label.endsWith('s') && !label.endsWith('ss') ? 'are' : 'is';
+		if (intent === 'any') return [];
+		if (state === 'outside') return [`The ${label} ${are} outside the frame.`];
+		const seen = seenShareWords(hiddenShare ?? 0);
+		if (seen === 'hidden' && intent !== 'dissolved') {
+			return [`The ${label} ${are} hidden behind others.`];
+		}
+		const isPartly = seen !== '' && intent !== 'dissolved';
+		if (intent === 'sharp') return isPartly ? [`Only ${seen} of the ${label} can be seen.`] : [];
+		// what is covered is missed for that, not for its blur
+		const missed = met || state === intent ? '' : `, not ${intent}`;
+		const part = isPartly ? `; only ${seen} can be seen` : '';
+		return [`The ${label} ${are} ${state}${missed}${part}.`];
 	});
 }
 

@@ -2,6 +2,7 @@ import type { Person, Thing } from '../format/shot';
 import type { Unseen } from '../format/plan';
 import { isInFrame, seenFrom, type CameraPoint, type CameraPose } from '../geometry/camera';
 import { degrees } from '../geometry/angle';
+import { ellipsoid, entersEllipsoid, type Ellipsoid } from '../geometry/solids';
 import { dot, norm, scale, subtract, type Vec3 } from '../geometry/vector';
 import { headPoint, landmarkPoint, placeHead, type Head } from './head';
 
@@ -36,6 +37,9 @@ const TIE_M = 1e-9;
 /** Looks that hide what is behind them. */
 const OPAQUE: ReadonlySet<Thing['look']> = new Set(['wall', 'object', 'crowd']);
 
+/** Whether a thing hides what is behind it. */
+export const isOpaque = ({ look }: Thing): boolean => OPAQUE.has(look);
+
 /** Everybody as the camera sees them, in the order of the shot. */
 export function sightPeople(
 	pose: CameraPose,
@@ -44,7 +48,7 @@ export function sightPeople(
 ): Sighting[] {
 	const heads = people.map((person) => placeHead(person, pose.position));
 	const skulls = heads.map(skullOf);
-	const panels = things.filter(({ look }) => OPAQUE.has(look));
+	const panels = things.filter(isOpaque);
 
 	return people.map((person, index) => {
 		const head = heads[index] as Head;
@@ -58,7 +62,8 @@ export function sightPeople(
 				}
 			};
 			people.forEach((other, i) => {
-				if (i !== index) meet(other.id, entersSkull(pose.position, eye, skulls[i] as Skull));
+				if (i !== index)
+					meet(other.id, entersEllipsoid(pose.position, eye, skulls[i] as Ellipsoid));
 			});
 			for (const thing of panels) meet(thing.id, crossesThing(pose, eye, thing));
 			return by;
@@ -115,43 +120,16 @@ function nearer(eyes: readonly Eye[]): Eye | null {
 	return b.seen.depthM < a.seen.depthM - TIE_M ? b : a;
 }
 
-/** An ellipsoid with its axes as rows, each divided by its half length, so that it is the unit ball. */
-interface Skull {
-	readonly centre: Vec3;
-	readonly rows: readonly [Vec3, Vec3, Vec3];
-}
-
-function skullOf(head: Head): Skull {
+/** The skull of a head as a solid. */
+export function skullOf(head: Head): Ellipsoid {
 	const [left, up, out] = head.measures.skullHalfAxes;
-	return {
-		centre: headPoint(head, head.measures.skullCentre),
-		rows: [scale(head.left, 1000 / left), scale(head.up, 1000 / up), scale(head.out, 1000 / out)]
-	};
+	const centre = headPoint(head, head.measures.skullCentre);
+	return ellipsoid(centre, [head.left, head.up, head.out], [left / 1000, up / 1000, out / 1000]);
 }
 
-/** Where the segment from a to b enters an ellipsoid, as a share of its length; null if it does not. */
-function entersSkull(a: Vec3, b: Vec3, { centre, rows }: Skull): number | null {
-	const intoBall = (v: Vec3): Vec3 => ({
-		x: dot(v, rows[0]),
-		y: dot(v, rows[1]),
-		z: dot(v, rows[2])
-	});
-	const start = intoBall(subtract(a, centre));
-	const step = intoBall(subtract(b, a));
-	// |start + t step|^2 = 1
-	const A = dot(step, step);
-	const B = dot(start, step);
-	const C = dot(start, start) - 1;
-	const root = B * B - A * C;
-	if (root < 0) return null;
-	const enter = (-B - Math.sqrt(root)) / A;
-	const leave = (-B + Math.sqrt(root)) / A;
-	return leave > 0 && enter < 1 ? Math.max(enter, 0) : null;
-}
-
-/** Where the segment from the camera to an eye crosses a thing's rectangle; null if it does not. */
-function crossesThing(pose: CameraPose, eye: Vec3, thing: Thing): number | null {
-	const step = subtract(eye, pose.position);
+/** Where the segment from the camera to a point crosses a thing's rectangle; null if it does not. */
+export function crossesThing(pose: CameraPose, point: Vec3, thing: Thing): number | null {
+	const step = subtract(point, pose.position);
 	const toThing = subtract(thing.position, pose.position);
 	const t = dot(toThing, pose.axis) / dot(step, pose.axis);
 	if (!(t > 0 && t < 1)) return null;

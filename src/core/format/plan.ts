@@ -79,6 +79,10 @@ const ThingSchema = z.strictObject({
 	depthM: z.number(),
 	smearMm: z.number().nullable(),
 	contrast: z.number().nullable(),
+	hiddenShare: z
+		.number()
+		.nullable()
+		.describe('of its part in the frame, by who and what stands before it'),
 	state: z.enum(['readable', 'recognisable', 'dissolved', 'outside']),
 	intent: z.enum(['sharp', 'readable', 'recognisable', 'dissolved', 'any']),
 	met: z.boolean().nullable()

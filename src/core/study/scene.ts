@@ -3,6 +3,7 @@ import type { Shot, Thing } from '../format/shot';
 import type { Landmark } from '../tables/landmarks';
 import type { Optic } from '../optics/focus';
 import { rowsOf, type Row } from '../arrange/rows';
+import { coveredShare } from '../anatomy/cover';
 import {
 	cameraPose,
 	ownFramePoint,
@@ -10,6 +11,8 @@ import {
 	type CameraPoint,
 	type CameraPose
 } from '../geometry/camera';
+import { imageDistanceMm } from '../geometry/thinLens';
+import { lazily } from '../numeric/lazily';
 import { facePoints } from '../sharpness/need';
 import { toleranceMm } from '../sharpness/tolerance';
 
@@ -30,6 +33,8 @@ export interface SeenThing {
 	readonly thing: Thing;
 	readonly seen: CameraPoint;
 	readonly inFrame: boolean;
+	/** The share of its part in the frame that is hidden by who and what stands before it. */
+	readonly hiddenShare: () => number;
 }
 
 /** A shot worked out as far as it does not depend on the focus or the f-number. */
@@ -51,7 +56,7 @@ export function lookAt(shot: Shot): Scene {
 	const { body, lens, camera } = shot;
 	const pose = cameraPose(camera, body.sensor);
 	const sightings = sightPeople(pose, shot.people, shot.things);
-	const things = shot.things.map((thing) => seeThing(pose, thing));
+	const things = shot.things.map((thing) => seeThing(pose, thing, shot));
 	return {
 		shot,
 		pose,
@@ -98,16 +103,26 @@ function standing(pose: CameraPose, { person, nearEye }: Sighting) {
 }
 
 /** Things are rectangles parallel to the sensor, so that their picture has straight upright sides. */
-function seeThing(pose: CameraPose, thing: Thing): SeenThing {
+function seeThing(pose: CameraPose, thing: Thing, { people, things }: Shot): SeenThing {
 	const seen = seenFrom(pose, thing.position);
-	if (seen.depthM * 1000 <= pose.focalMm) return { thing, seen, inFrame: false };
-	const corner = (side: number): CameraPoint => ({
-		...seen,
-		rightM: seen.rightM + (side * thing.widthM) / 2,
-		upM: seen.upM - (side * thing.heightM) / 2
-	});
-	const topLeft = ownFramePoint(pose, corner(-1));
-	const bottomRight = ownFramePoint(pose, corner(1));
-	const inFrame = topLeft.x <= 1 && bottomRight.x >= 0 && topLeft.y <= 1 && bottomRight.y >= 0;
-	return { thing, seen, inFrame };
+	if (seen.depthM * 1000 <= pose.focalMm) {
+		return { thing, seen, inFrame: false, hiddenShare: () => 0 };
+	}
+	const { depthM, rightM, upM } = seen;
+	// the frame at that depth, from its middle
+	const v = imageDistanceMm(pose.focalMm, depthM);
+	const [asideM, aboveM] = [pose.widthMm, pose.heightMm].map((mm) => (mm * depthM) / v / 2) as [
+		number,
+		number
+	];
+	const area = {
+		depthM,
+		left: Math.max(-asideM, rightM - thing.widthM / 2),
+		right: Math.min(asideM, rightM + thing.widthM / 2),
+		low: Math.max(-aboveM, upM - thing.heightM / 2),
+		high: Math.min(aboveM, upM + thing.heightM / 2)
+	};
+	const inFrame = area.left <= area.right && area.low <= area.high;
+	const hiddenShare = lazily(() => (inFrame ? coveredShare(pose, area, thing, people, things) : 0));
+	return { thing, seen, inFrame, hiddenShare };
 }

@@ -1,4 +1,5 @@
 import type { ThingResult } from '../format/plan';
+import type { Thing } from '../format/shot';
 import { patternContrast, smearMm } from '../optics/contrast';
 import type { FocusedOptic } from '../optics/focus';
 import { defocusAt } from '../optics/blur';
@@ -13,13 +14,31 @@ function stateOfContrast(contrast: number): 'readable' | 'recognisable' | 'disso
 	return contrast > RECOGNISABLE_CONTRAST ? 'recognisable' : 'dissolved';
 }
 
+/** Of a thing at least so much must be seen to be what it should; one that dissolves may be hidden. */
+const LEAST_SEEN: Readonly<Record<Thing['intent'], number>> = {
+	sharp: 0.5,
+	readable: 0.5,
+	recognisable: 0.2,
+	dissolved: 0,
+	any: 0
+};
+
 /** The things wholly outside the frame: reported, and of no account whatever the focus. */
 export function outsideThings(scene: Scene): ThingResult[] {
 	return scene.things.filter(({ inFrame }) => !inFrame).map(outside);
 }
 
 function outside({ thing: { id, intent }, seen: { depthM } }: SeenThing): ThingResult {
-	return { id, depthM, smearMm: null, contrast: null, state: 'outside', intent, met: null };
+	return {
+		id,
+		depthM,
+		smearMm: null,
+		contrast: null,
+		hiddenShare: null,
+		state: 'outside',
+		intent,
+		met: null
+	};
 }
 
 /** What becomes of a thing at a focus and f-number. */
@@ -36,7 +55,9 @@ export function judgeThing(
 	const smear = smearMm(focus, fNumber, depthM, cosOffAxis);
 	const contrast = patternContrast(focus, fNumber, depthM, smear, thing.detailMm, scene.pixelMm);
 	const state = stateOfContrast(contrast);
+	const hiddenShare = seenThing.hiddenShare();
 	const isSharp = () => defocusAt(focus, fNumber, seen) <= scene.toleranceMm;
-	const met = intent === 'any' || (intent === 'sharp' ? isSharp() : state === intent);
-	return { id, depthM, smearMm: smear, contrast, state, intent, met };
+	const becomes = intent === 'any' || (intent === 'sharp' ? isSharp() : state === intent);
+	const met = becomes && 1 - hiddenShare >= LEAST_SEEN[intent];
+	return { id, depthM, smearMm: smear, contrast, hiddenShare, state, intent, met };
 }

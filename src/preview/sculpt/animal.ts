@@ -1,3 +1,4 @@
+import { ANIMAL_EYE_MM } from '$core/anatomy/body';
 import type { HeadMeasures } from '$core/tables/heads';
 import { addGlobe } from './globe';
 import type { Clay, Tint } from './clay';
@@ -19,9 +20,6 @@ import {
 /** A cat and a terrier, sitting. */
 
 export type Animal = 'cat' | 'dog';
-
-/** Height of the eyes of the sitting animal that these measures are made for, mm. */
-export const ANIMAL_EYE_MM: Readonly<Record<Animal, number>> = { cat: 300, dog: 470 };
 
 function headLumps(animal: Animal, head: HeadMeasures): Lump[] {
 	const skull = lump(ellipsoid(head.skullCentre, head.skullHalfAxes), 1);

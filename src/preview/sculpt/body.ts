@@ -1,3 +1,4 @@
+import type { Pose } from '$core/anatomy/body';
 import type { Clay, Matter, Tint } from './clay';
 import type { Detail } from './face';
 import { addTube, type Knot } from './tube';
@@ -8,14 +9,9 @@ import type { Point } from './shape';
  * and back from the corneas. Plain clothes, quiet poses.
  */
 
-export type Pose = 'standing' | 'sitting' | 'carried';
 export const OUTFITS = ['jacket', 'coat', 'shirt'] as const;
 export type Outfit = (typeof OUTFITS)[number];
 
-/** Height of the eyes of the adult that these measures are made for, mm. */
-export const STANDING_EYE_MM = 1600;
-/** The same when sitting on a seat of about 450 mm. */
-export const SITTING_EYE_MM = 1200;
 /** Half the thickness of the body, so how far its middle lies behind the corneas. */
 const BACK = -95;
 

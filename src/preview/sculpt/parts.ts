@@ -1,7 +1,8 @@
 import { HEADS } from '$core/tables/heads';
 import type { Build } from '$core/tables/heads';
 import { addAnimalBody, addAnimalHead } from './animal';
-import { addBlock, addBody, OUTFITS, type Pose } from './body';
+import type { Pose } from '$core/anatomy/body';
+import { addBlock, addBody, OUTFITS } from './body';
 import { Clay } from './clay';
 import { addBrows, addEyes, HUMAN_EYE } from './eye';
 import { addFace, faceShape, type Detail } from './face';

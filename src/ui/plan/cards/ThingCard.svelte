@@ -4,6 +4,7 @@
 	import Pick from '../../shared/Pick.svelte';
 	import { changeThing } from '../edits';
 	import type { PlanView } from '../plan.svelte';
+	import { seenShareWords } from '$words/numbers';
 	import { INTENT_OPTIONS, LOOK_OPTIONS } from '$words/options';
 
 	let { plan, thing }: { plan: PlanView; thing: Thing } = $props();
@@ -12,6 +13,7 @@
 	const set = (change: Partial<Thing>, gesture?: string) =>
 		plan.change(changeThing(plan.shot, thing.id, change), gesture);
 	const result = $derived(plan.shown?.plan.things.find(({ id }) => id === thing.id));
+	const seen = $derived(seenShareWords(result?.hiddenShare ?? 0));
 </script>
 
 <div class="grid grid-cols-2 gap-2">
@@ -51,7 +53,10 @@
 />
 {#if result?.contrast != null}
 	<p class="text-[var(--ink-2)]">
-		Now {result.state}: {Math.round(result.contrast * 100)}% of its detail’s contrast is left.
+		Now {result.state}: {Math.round(result.contrast * 100)} % of its detail’s contrast is left{seen ===
+		'hidden'
+			? '; it is hidden'
+			: seen && `; ${seen} of it can be seen`}.
 	</p>
 {/if}
 <button class="knob" type="button" onclick={() => plan.focusOn({ thingId: thing.id })}>

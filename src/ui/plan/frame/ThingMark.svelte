@@ -54,7 +54,8 @@
 			x={thing.x + thing.width / 2}
 			y={thing.y + thing.height + 11 * mmPerPx}
 			font-size={11 * mmPerPx}
-			text-anchor="middle">{thing.met === false ? '△' : '▲'} {thing.label}</text
+			text-anchor="middle"
+			>{thing.met === false ? '△' : '▲'} {thing.label}{thing.seen && `, ${thing.seen}`}</text
 		>
 	{/if}
 </g>

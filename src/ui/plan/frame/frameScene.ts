@@ -8,6 +8,7 @@ import type { Thing } from '$core/format/shot';
 import { seenFrom, sensorPoint } from '$core/geometry/camera';
 import { dot, subtract, type Vec3 } from '$core/geometry/vector';
 import type { Scene } from '$core/study/scene';
+import { seenShareWords } from '$words/numbers';
 import { imageMmOf, type Drawable } from '../pictures';
 
 /** What the camera sees, as a drawing in mm on the sensor: the origin in the middle, y down. */
@@ -48,6 +49,8 @@ export interface DrawnThing {
 	readonly width: number;
 	readonly height: number;
 	readonly met: boolean | null;
+	/** How much of it is seen, where that is not nearly all: "a third seen", "hidden". */
+	readonly seen: string;
 }
 
 export type Drawn = DrawnHead | DrawnThing;
@@ -61,12 +64,15 @@ export function drawFrame(drawable: Drawable): Drawn[] {
 	const heads = scene.sightings.flatMap(
 		(sighting) => drawHead(scene, plan, sighting, imageMm) ?? []
 	);
-	const things = scene.things.flatMap(({ thing, seen, inFrame }): DrawnThing[] => {
+	const things = scene.things.flatMap(({ thing, seen, inFrame, hiddenShare }): DrawnThing[] => {
 		if (!inFrame) return [];
 		const centre = sensorPoint(seen, imageMm);
 		const width = (thing.widthM * imageMm) / seen.depthM;
 		const height = (thing.heightM * imageMm) / seen.depthM;
 		const met = plan?.things.find(({ id }) => id === thing.id)?.met ?? null;
+		// how much shows matters where something is asked
+		const isAsked = thing.intent !== 'any' && thing.intent !== 'dissolved';
+		const part = isAsked ? seenShareWords(hiddenShare()) : '';
 		return [
 			{
 				kind: 'thing',
@@ -78,7 +84,8 @@ export function drawFrame(drawable: Drawable): Drawn[] {
 				y: centre.y - height / 2,
 				width,
 				height,
-				met
+				met,
+				seen: part === '' || part === 'hidden' ? part : `${part} seen`
 			}
 		];
 	});
