@@ -1,8 +1,8 @@
 import type { AdviceData, MoveMade, MoveMadeOf } from '$core/format/advice';
 import type { Shot } from '$core/format/shot';
 import { isoWords, shutterWords } from './light';
-import { nameOfId, namesOf, personName } from './names';
-import { distance, fStop, smallLength, stopsInWords, type Units } from './numbers';
+import { isPlural, nameOfId, namesOf, personName } from './names';
+import { detailLength, distance, fStop, smallLength, stopsInWords, type Units } from './numbers';
 
 /** Advice as one would say it to oneself or to the people. */
 
@@ -28,8 +28,17 @@ const MOVES: Sayings = {
 	},
 	'turn-head': ({ personId, byDeg }, shot) =>
 		`${nameOfId(shot, personId)} turns ${Math.round(byDeg)}° towards the camera`,
-	'off-background': ({ byM }, _, units) =>
-		`Move everyone ${smallLength(byM, units)} away from the background, and yourself with them`,
+	'off-background': ({ byM, thingId }, shot, units) =>
+		`Move everyone ${smallLength(byM, units)} away from the ${nameOfId(shot, thingId)}, and yourself with them`,
+	'bring-nearer': ({ byM, thingId }, shot, units) =>
+		`Bring the ${nameOfId(shot, thingId)} ${smallLength(byM, units)} nearer to them, or them to it`,
+	'near-lens': ({ byM, thingId }, shot, units) =>
+		`Hold the ${nameOfId(shot, thingId)} ${smallLength(byM, units)} nearer to the lens`,
+	'hang-higher': ({ byM, thingId }, shot, units) =>
+		`Hang the ${nameOfId(shot, thingId)} ${smallLength(byM, units)} higher, above them`,
+	larger: ({ detailMm, thingId }, shot, units) =>
+		`Make the ${nameOfId(shot, thingId)} larger: ${detailLength(detailMm, units)} to be read`,
+	'f-number': ({ isWider }) => (isWider ? 'Open up' : 'Stop down'),
 	'other-lens': ({ lens, focalMm, backM }, _, units) => {
 		const what = `${lens}${focalMm === null ? '' : ` at ${Math.round(focalMm)} mm`}`;
 		if (Math.abs(backM) < 0.1) return `Take the ${what}`;
@@ -75,20 +84,26 @@ function moveWords(move: MoveMade, shot: Shot, units: Units): string {
 }
 
 /** What it brings, in stops where that is what it is. */
-function gainWords({ gain, fNumber }: AdviceData): string {
+function gainWords({ gain, fNumber }: AdviceData, shot: Shot): string {
 	const f = fStop(fNumber);
 	switch (gain.kind) {
 		case 'holds-everyone':
 			return `${f} then holds everyone`;
 		case 'background-comes':
-			return `the background then comes as intended, at ${f}`;
+			return `${thingsOf(gain.thingIds, shot)} then as intended, at ${f}`;
 		case 'background-gone':
-			return `that part of the background is gone, at ${f}`;
+			return `${thingsOf(gain.thingIds, shot)} then out of the frame, at ${f}`;
 		case 'stops':
-			return `gains ${stopsInWords(gain.stops)}, ${f} is enough`;
+			return `gains ${stopsInWords(gain.stops)}, then ${f}`;
 		case 'frames':
 			return `at ${f}`;
 	}
+}
+
+/** "the sign is", "the sign and the lanterns are". */
+function thingsOf(ids: readonly string[], shot: Shot): string {
+	const names = ids.map((id) => `the ${nameOfId(shot, id)}`);
+	return `${namesOf(names)} ${names.length > 1 || isPlural(names[0] ?? '') ? 'are' : 'is'}`;
 }
 
 /** "14 more good frames in a hundred"; empty where it changes nothing. */
@@ -118,7 +133,7 @@ export function adviceWords(advice: AdviceData, shot: Shot, units: Units): Advic
 	return {
 		move,
 		gain: shortGain(advice),
-		text: `${move}: ${[gainWords(advice), frames].filter((part) => part !== '').join(', ')}.`
+		text: `${move}: ${[gainWords(advice, shot), frames].filter((part) => part !== '').join(', ')}.`
 	};
 }
 

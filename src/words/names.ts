@@ -1,5 +1,6 @@
 import type { SpotRef } from '$core/format/reasons';
 import type { Shot } from '$core/format/shot';
+import { BACKGROUND_ID } from '$core/study/scene';
 import { factsOf } from '$core/tables/landmarks';
 
 /** People, things and parts of a face as one says them. */
@@ -9,7 +10,7 @@ export function nameOfId(shot: Shot, id: string | null): string {
 	return (
 		shot.people.find((person) => person.id === id)?.name ??
 		shot.things.find((thing) => thing.id === id)?.label ??
-		''
+		(id === BACKGROUND_ID ? 'background' : '')
 	);
 }
 
@@ -33,6 +34,9 @@ export const spotRef = (spot: {
 /** Somebody's name; the id where the shot does not know it. */
 export const personName = (shot: Shot, id: string): string =>
 	shot.people.find((one) => one.id === id)?.name ?? id;
+
+/** Whether a label is of several: "lanterns", not "glass". */
+export const isPlural = (label: string): boolean => label.endsWith('s') && !label.endsWith('ss');
 
 /** "Radu", "Radu and Noor", "Radu, Noor and 3 more". */
 export function namesOf(names: readonly string[], most = 3): string {

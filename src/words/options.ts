@@ -37,6 +37,13 @@ export const INTENT_OPTIONS = [
 	{ value: 'any', text: 'as it comes' }
 ] as const;
 
+/** What is asked of the background as a whole. */
+export const BACKGROUND_OPTIONS = [
+	{ value: 'dissolved', text: 'melts away' },
+	{ value: 'recognisable', text: 'soft but known' },
+	{ value: 'readable', text: 'clear' }
+] as const;
+
 export const LOOK_OPTIONS = [
 	{ value: 'bars', text: 'pattern or lettering' },
 	{ value: 'lights', text: 'lights' },

@@ -7,18 +7,10 @@ import { faceRatios, holdState } from '$core/study/take';
 import { isHuman } from '$core/tables/heads';
 import { exposureWords } from './light';
 import { nameOf, nameOfId, namesOf, spotRef } from './names';
-import {
-	capital,
-	count,
-	distance,
-	fStop,
-	seenShareWords,
-	smallLength,
-	stopsInWords,
-	type Units
-} from './numbers';
+import { capital, count, distance, fStop, smallLength, stopsInWords, type Units } from './numbers';
 import { reasonText, unseenWords } from './reasons';
 import { rowName, whereWords } from './rows';
+import { thingSentences } from './things';
 
 /** The plan in words one would say to an assistant. */
 
@@ -43,12 +35,14 @@ export function verdictOf(solution: Solution, units: Units): Verdict {
 	if (!focus || plan.fNumber === null) {
 		return { focusOn: '', where: '', fNumber: '', exposure: '', sentences: said(() => true) };
 	}
+	const things = thingSentences(plan, shot);
 	const sentences = [
+		...things.missed,
 		facesSentence(solution),
 		// on a tripod nobody leans
 		shot.camera.support === 'tripod' ? '' : leanSentence(plan, units),
 		slackSentence(solution, units),
-		...thingSentences(solution),
+		...things.rest,
 		...unseenSentences(solution),
 		// what is wrong with the light; that the room shows beside a flash is told under "why"
 		...said(({ code }) => code === 'spoilt' || (code !== 'room-light' && isFlag(plan, code))),
@@ -178,25 +172,6 @@ function slackSentence({ plan, study: { scene } }: Solution, units: Units): stri
 function least(...lengths: readonly (number | null)[]): number | null {
 	const known = lengths.filter((one) => one !== null);
 	return known.length > 0 ? Math.min(...known) : null;
-}
-
-function thingSentences({ plan, study: { shot } }: Solution): string[] {
-	return plan.things.flatMap(({ id, state, intent, met, hiddenShare }) => {
-		const label = nameOfId(shot, id);
-		const are = label.endsWith('s') && !label.endsWith('ss') ? 'are' : 'is';
-		if (intent === 'any') return [];
-		if (state === 'outside') return [`The ${label} ${are} outside the frame.`];
-		const seen = seenShareWords(hiddenShare ?? 0);
-		if (seen === 'hidden' && intent !== 'dissolved') {
-			return [`The ${label} ${are} hidden behind others.`];
-		}
-		const isPartly = seen !== '' && intent !== 'dissolved';
-		if (intent === 'sharp') return isPartly ? [`Only ${seen} of the ${label} can be seen.`] : [];
-		// what is covered is missed for that, not for its blur
-		const missed = met || state === intent ? '' : `, not ${intent}`;
-		const part = isPartly ? `; only ${seen} can be seen` : '';
-		return [`The ${label} ${are} ${state}${missed}${part}.`];
-	});
 }
 
 /** More people than this with the same fate are told together. */

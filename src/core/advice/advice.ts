@@ -4,8 +4,10 @@ import { lastHolding } from '../numeric/bisect';
 import { engraved } from '../optics/fNumber';
 import { lightAllows } from '../study/light';
 import type { Study } from '../study/study';
-import { failingPeople } from '../study/take';
-import { movesOf, withNeed, withoutSharpThing, type Move } from './moves';
+import type { SeenThing } from '../study/scene';
+import { failingPeople, missedThings } from '../study/take';
+import type { Move } from './move';
+import { movesOf, withNeed, withoutSharpThing } from './moves';
 import { prospectOf, prospectWith, seenPeople, stopsGained, type Prospect } from './prospect';
 import { otherWorkings } from './workings';
 
@@ -150,10 +152,16 @@ function adviceOf(
 	return { data, shot: after.study.shot, effort };
 }
 
+const idsOf = (things: readonly SeenThing[]): string[] => things.map(({ thing: { id } }) => id);
+
 function gainOf(now: Prospect, after: Prospect, stops: number): AdviceData['gain'] {
 	if (!now.feasible && after.feasible) return { kind: 'holds-everyone' };
-	if (after.intents.met > now.intents.met) return { kind: 'background-comes' };
-	if (after.intents.of < now.intents.of) return { kind: 'background-gone' };
+	if (after.intents.met > now.intents.met || after.intents.of < now.intents.of) {
+		const still = idsOf(missedThings(after.take));
+		const thingIds = idsOf(missedThings(now.take)).filter((id) => !still.includes(id));
+		const comes = after.intents.met > now.intents.met;
+		return { kind: comes ? 'background-comes' : 'background-gone', thingIds };
+	}
 	return stops >= WORTH_STOPS ? { kind: 'stops', stops } : { kind: 'frames' };
 }
 

@@ -132,7 +132,7 @@ function wayOf({ study, now }: Asked, lens: Lens, focalMm: number): LensWay | nu
 
 function backgroundOf({ scene, candidate }: Take): number {
 	const { imageDistanceMm } = candidate.focus;
-	const behind = scene.things
+	const behind = [...scene.things, ...(scene.background ? [scene.background] : [])]
 		.map(({ seen }) => seen.depthM)
 		.filter((depthM) => depthM > candidate.seen.depthM);
 	const depthM = behind.length > 0 ? Math.max(...behind) : candidate.seen.depthM + BACKGROUND_M;

@@ -1,4 +1,4 @@
-import { closedUp, linedUp, mostCloseUpM, mostOffLineM, offBackground } from '../arrange/regroup';
+import { closedUp, linedUp, mostCloseUpM, mostOffLineM } from '../arrange/regroup';
 import {
 	groundDistanceM,
 	pivotOf,
@@ -6,34 +6,21 @@ import {
 	standingAt,
 	steppedBack
 } from '../arrange/standpoint';
-import type { MoveMade } from '../format/advice';
 import type { Lens, Person, Shot } from '../format/shot';
 import { widestFNumber } from '../optics/fNumber';
 import { failingPeople } from '../study/take';
 import { isZoom } from '../optics/zoom';
 import { lensWays } from './lensWays';
+import { doneOrNot, type Move } from './move';
 import type { Prospect } from './prospect';
+import { thingMoves } from './thingMoves';
 
 /** What can be changed about a shot to make it easier, each by as much as is needed. */
-
-export interface Move {
-	readonly code: MoveMade['code'];
-	/** The most there is of it; 1 for what is done or not. */
-	readonly most: number;
-	/** Sizes are rounded up to this; null for what is done or not. */
-	readonly step: number | null;
-	readonly apply: (size: number) => Shot;
-	/** What was done, as data. */
-	readonly made: (size: number) => MoveMade;
-	/** How much trouble it is, in steps of one's own feet. */
-	readonly effort: (size: number) => number;
-}
 
 /** As far as anybody steps back without being told how much room there is, m. */
 const STEP_BACK_M = 6;
 /** As high as arms reach without something to stand on, m. */
 const OVERHEAD_M = 2.2;
-const OFF_BACKGROUND_M = 6;
 
 /** Every move that a shot allows. Lenses other than the shot's own come from the kit. */
 export function movesOf(now: Prospect, lenses: readonly Lens[]): Move[] {
@@ -43,7 +30,7 @@ export function movesOf(now: Prospect, lenses: readonly Lens[]): Move[] {
 		raised(shot),
 		...regrouped(now),
 		...turned(now),
-		...offBackdrop(now),
+		...thingMoves(now),
 		...otherLenses(now, lenses),
 		...softened(now),
 		...givenUp(now)
@@ -152,24 +139,6 @@ function turned({ study: { shot }, take }: Prospect): Move[] {
 	];
 }
 
-function offBackdrop({ study: { shot, scene } }: Prospect): Move[] {
-	const wantsBlur = scene.things.some(
-		({ thing, inFrame }) =>
-			inFrame && (thing.intent === 'dissolved' || thing.intent === 'recognisable')
-	);
-	const roomM = Math.min(shot.place?.clearBehindCameraM ?? OFF_BACKGROUND_M, OFF_BACKGROUND_M);
-	return [
-		{
-			code: 'off-background',
-			most: wantsBlur ? roomM : 0,
-			step: 0.1,
-			apply: (m) => offBackground(shot, m),
-			made: (byM) => ({ code: 'off-background', byM }),
-			effort: (m) => 1 + 0.6 * m
-		}
-	];
-}
-
 /** Engraved f-numbers lie this near to the exact ones. */
 const A_HAIR = 1.03;
 
@@ -225,8 +194,6 @@ function givenUp({ study: { shot, scene } }: Prospect): Move[] {
 			effort: () => 4
 		}));
 }
-
-const doneOrNot = { most: 1, step: null } as const;
 
 /** The shot asking less of some people. */
 export const withNeed = (shot: Shot, ids: readonly string[], need: 'soft' | 'free'): Shot => ({

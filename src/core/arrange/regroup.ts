@@ -14,7 +14,7 @@ const CLOSEST_ROWS_M = 0.45;
 export const groundShare = ({ x, z }: Vec3): number => Math.hypot(x, z) || 1;
 
 /** Over the ground, away from the camera. */
-function awayOverGround({ axis }: CameraPose): Vec3 {
+export function awayOverGround({ axis }: CameraPose): Vec3 {
 	const share = groundShare(axis);
 	return { x: axis.x / share, y: 0, z: axis.z / share };
 }
@@ -86,7 +86,7 @@ function offLine(shot: Shot, rows: readonly Row[], person: Person, pose: CameraP
 	return mean(planes) * bendFactor(shot.lens.fieldBend, own.cosOffAxis) - own.depthM;
 }
 
-/** Moves everybody, what they hold, and the camera, over the ground towards the camera's side. */
+/** Moves everybody, what they hold, and the camera, over the ground away from the background; nearer negative. */
 export function offBackground(shot: Shot, byM: number): Shot {
 	const away = awayOverGround(cameraPose(shot.camera, shot.body.sensor));
 	const by = scale(away, -byM);
@@ -94,8 +94,10 @@ export function offBackground(shot: Shot, byM: number): Shot {
 		shot.people.some(
 			({ eyeMidpoint: e }) => Math.hypot(e.x - position.x, e.z - position.z) < HELD_WITHIN_M
 		);
+	const { background } = shot;
 	return {
 		...shot,
+		...(background ? { background: { ...background, behindM: background.behindM + byM } } : {}),
 		camera: { ...shot.camera, position: add(shot.camera.position, by) },
 		people: shot.people.map((person) => movedBy(person, by)),
 		things: shot.things.map((thing) =>

@@ -7,6 +7,7 @@ const move = <const C extends string, S extends z.ZodRawShape>(code: C, values: 
 	z.strictObject({ code: z.literal(code), ...values });
 
 const personId = z.string();
+const thingId = z.string().describe('of a thing, or `shot.background`');
 
 const MoveSchema = z.discriminatedUnion('code', [
 	move('step-back', { byM: z.number() }),
@@ -19,14 +20,19 @@ const MoveSchema = z.discriminatedUnion('code', [
 		isBent: z.boolean().describe('to the bent surface of focus of the lens')
 	}),
 	move('turn-head', { personId, byDeg: z.number().describe('towards the camera') }),
-	move('off-background', { byM: z.number() }),
+	move('off-background', { byM: z.number(), thingId }),
+	move('bring-nearer', { byM: z.number().describe('to the people'), thingId }),
+	move('near-lens', { byM: z.number(), thingId }),
+	move('hang-higher', { byM: z.number(), thingId }),
+	move('larger', { detailMm: z.number().describe('its detail then'), thingId }),
+	move('f-number', { isWider: z.boolean() }),
 	move('other-lens', {
 		lens: z.string(),
 		focalMm: z.number().nullable().describe('null for a lens that does not zoom'),
 		backM: z.number().describe('forward negative')
 	}),
 	move('softer-need', { personId }),
-	move('give-up-thing', { thingId: z.string() }),
+	move('give-up-thing', { thingId }),
 	move('hold', { support: z.enum(['braced', 'kneeling', 'monopod', 'tripod']) }),
 	move('faster-shutter', { shutterS: z.number(), iso: z.number().describe('that it takes') }),
 	move('more-light', { stops: z.number() }),
@@ -37,11 +43,13 @@ const MoveSchema = z.discriminatedUnion('code', [
 	move('give-up', { personIds: z.array(personId), need: z.enum(['soft', 'free']) })
 ]);
 
+const thingIds = z.array(z.string()).describe('things that were missed');
+
 /** What a change brings. */
 const GainSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('holds-everyone') }),
-	z.strictObject({ kind: z.literal('background-comes') }),
-	z.strictObject({ kind: z.literal('background-gone') }),
+	z.strictObject({ kind: z.literal('background-comes'), thingIds }),
+	z.strictObject({ kind: z.literal('background-gone'), thingIds }),
 	z.strictObject({ kind: z.literal('stops'), stops: z.number() }),
 	z.strictObject({ kind: z.literal('frames') })
 ]);

@@ -70,6 +70,13 @@ const ThingSchema = record('this thing', {
 	look: oneOf('the look of this thing', LOOKS).default('bars')
 });
 
+/** The background as a whole, without a thing of it being placed. */
+const BackgroundSchema = record('the background', {
+	intent: oneOf('what the background should become', ['readable', 'recognisable', 'dissolved']),
+	behindM: length('how far behind them the background is', 0.1, 500, 'm').default(5),
+	detailMm: length('the size of the detail that matters', 0.5, 5000, 'mm').default(50)
+});
+
 const PlaceSchema = record('the place', {
 	clearBehindCameraM: length('the room behind the camera', 0, 200, 'm').optional(),
 	highestCameraM: length('the highest the camera can go', 0.2, 6, 'm').optional()
@@ -167,6 +174,7 @@ export const ShotSchema = record('the shot', {
 	camera: CameraSchema,
 	people: list('the people', PersonSchema, LIMITS.people).default([]),
 	things: list('the things', ThingSchema, LIMITS.things).default([]),
+	background: BackgroundSchema.optional(),
 	place: PlaceSchema.optional(),
 	sharpness: SharpnessSchema.default({ standard: 'screen' }),
 	light: LightSchema.optional(),
@@ -225,6 +233,7 @@ export type Lens = Shot['lens'];
 export type Camera = Shot['camera'];
 export type Person = Shot['people'][number];
 export type Thing = Shot['things'][number];
+export type Background = NonNullable<Shot['background']>;
 export type Sharpness = Shot['sharpness'];
 export type Need = Person['need'];
 export type Keep = Person['keep'];

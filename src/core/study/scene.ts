@@ -8,6 +8,7 @@ import {
 	cameraPose,
 	ownFramePoint,
 	seenFrom,
+	worldPoint,
 	type CameraPoint,
 	type CameraPose
 } from '../geometry/camera';
@@ -46,6 +47,8 @@ export interface Scene {
 	readonly pixelMm: number;
 	readonly sightings: readonly Sighting[];
 	readonly things: readonly SeenThing[];
+	/** Null where nothing is asked of it, or nobody stands before it. */
+	readonly background: SeenThing | null;
 	readonly targets: readonly Target[];
 	/** Everybody who counts for rows, nearest row first. */
 	readonly rows: readonly Row[];
@@ -57,6 +60,10 @@ export function lookAt(shot: Shot): Scene {
 	const pose = cameraPose(camera, body.sensor);
 	const sightings = sightPeople(pose, shot.people, shot.things);
 	const things = shot.things.map((thing) => seeThing(pose, thing, shot));
+	const targets = [
+		...sightings.flatMap((sighting) => personTargets(pose, sighting)),
+		...things.filter(isMeantSharp).map(thingTarget)
+	];
 	return {
 		shot,
 		pose,
@@ -65,11 +72,42 @@ export function lookAt(shot: Shot): Scene {
 		pixelMm: body.sensor.widthMm / body.sensor.pixelsAcross,
 		sightings,
 		things,
-		targets: [
-			...sightings.flatMap((sighting) => personTargets(pose, sighting)),
-			...things.filter(isMeantSharp).map(thingTarget)
-		],
+		background: backgroundOf(shot, pose, targets),
+		targets,
 		rows: rowsOf(sightings.flatMap((sighting) => standing(pose, sighting)))
+	};
+}
+
+/** What the plan calls the background. */
+export const BACKGROUND_ID = 'shot.background';
+/** As wide and as high as a thing can be, m. */
+const EVERYWHERE_M = 500;
+
+/** The background on the axis, so far behind the farthest of what must be sharp. */
+function backgroundOf(
+	{ background }: Shot,
+	pose: CameraPose,
+	targets: readonly Target[]
+): SeenThing | null {
+	if (!background || targets.length === 0) return null;
+	const { intent, behindM, detailMm } = background;
+	const depthM = Math.max(...targets.map(({ seen }) => seen.depthM)) + behindM;
+	const position = worldPoint(pose, depthM, 0, 0);
+	const [widthM, heightM] = [EVERYWHERE_M, EVERYWHERE_M];
+	return {
+		thing: {
+			id: BACKGROUND_ID,
+			label: 'background',
+			position,
+			widthM,
+			heightM,
+			detailMm,
+			intent,
+			look: 'wall'
+		},
+		seen: seenFrom(pose, position),
+		inFrame: true,
+		hiddenShare: () => 0
 	};
 }
 

@@ -57,9 +57,13 @@ export function targetResults({ candidate, fNumber }: Take): TargetResult[] {
 	});
 }
 
+/** Every thing, and the background where something is asked of it. */
+const withBackground = ({ things, background }: Scene): readonly SeenThing[] =>
+	background ? [...things, background] : things;
+
 /** What becomes of every thing. */
 export const thingResults = ({ scene, candidate, fNumber }: Take): ThingResult[] =>
-	scene.things.map((seen) => judgeThing(scene, seen, candidate.focus, fNumber));
+	withBackground(scene).map((seen) => judgeThing(scene, seen, candidate.focus, fNumber));
 
 /** Things that become what they should, of those in the frame that should become something. */
 export interface Intents {
@@ -68,14 +72,17 @@ export interface Intents {
 }
 
 /** The things of which something is asked; one that may become anything is none. */
-export const wantedThings = ({ things }: Scene): SeenThing[] =>
-	things.filter(({ thing, inFrame }) => inFrame && thing.intent !== 'any');
+export const wantedThings = (scene: Scene): SeenThing[] =>
+	withBackground(scene).filter(({ thing, inFrame }) => inFrame && thing.intent !== 'any');
+
+/** The things that do not become what they should. */
+export const missedThings = ({ scene, candidate, fNumber }: Take): SeenThing[] =>
+	wantedThings(scene).filter((seen) => !judgeThing(scene, seen, candidate.focus, fNumber).met);
 
 /** How many intents a take meets. */
-export function intentsOf({ scene, candidate, fNumber }: Take): Intents {
-	const wanted = wantedThings(scene);
-	const met = wanted.filter((seen) => judgeThing(scene, seen, candidate.focus, fNumber).met);
-	return { met: met.length, of: wanted.length };
+export function intentsOf(take: Take): Intents {
+	const of = wantedThings(take.scene).length;
+	return { met: of - missedThings(take).length, of };
 }
 
 /** Whether the small opening itself softens the picture more than is allowed. */

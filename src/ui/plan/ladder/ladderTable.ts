@@ -8,6 +8,7 @@ import { rowName } from '$words/rows';
 import { stateOf } from '$core/sharpness/state';
 import { exposureOf } from '$core/study/light';
 import type { Solution } from '$core/study/plan';
+import { BACKGROUND_ID } from '$core/study/scene';
 import { faceRatios, isDiffracted, thingResults } from '$core/study/take';
 import { personName } from '$words/names';
 import type { OddsTable } from '../../../workers/ports';
@@ -94,6 +95,12 @@ export function ladderTable(
 			{ key: `row ${first}`, label, ref: { kind: 'row', id: first }, isSingle: false, cells }
 		];
 	});
+	const thingCells = (id: string): Line['cells'] =>
+		things.map((all) => {
+			const result = all.find((one) => one.id === id);
+			if (!result || result.met === null) return null;
+			return { kind: 'thing', met: result.met, state: result.state };
+		});
 	const thingLines = shot.things
 		.filter(({ intent }) => intent !== 'any')
 		.map(({ id, label }): Line => ({
@@ -101,13 +108,25 @@ export function ladderTable(
 			label,
 			ref: { kind: 'thing', id },
 			isSingle: false,
-			cells: things.map((all) => {
-				const result = all.find((one) => one.id === id);
-				if (!result || result.met === null) return null;
-				return { kind: 'thing', met: result.met, state: result.state };
-			})
+			cells: thingCells(id)
 		}));
-	const lines = [...rowLines.toReversed(), ...thingLines, ...lightLines(solution)];
+	const backgroundLine: Line[] = shot.background
+		? [
+				{
+					key: BACKGROUND_ID,
+					label: 'background',
+					ref: { kind: 'camera', id: 'camera' },
+					isSingle: false,
+					cells: thingCells(BACKGROUND_ID)
+				}
+			]
+		: [];
+	const lines = [
+		...rowLines.toReversed(),
+		...thingLines,
+		...backgroundLine,
+		...lightLines(solution)
+	];
 	// the line is there before its numbers are, so that nothing jumps while they are counted
 	return { columns, lines: odds === undefined ? lines : [...lines, oddsLine(solution, odds)] };
 }

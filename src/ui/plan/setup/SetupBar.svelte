@@ -2,21 +2,28 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import { lightInShort } from '$words/light';
+	import { BACKGROUND_OPTIONS } from '$words/options';
 	import { settings } from '../../shared/settings.svelte';
 
 	/** The rest of the set-up, each behind a button that says how it stands. */
 	let { plan }: { plan: PlanView } = $props();
 
-	type Sheet = 'light' | 'framing' | 'ways' | 'kit';
+	type Sheet = 'light' | 'background' | 'framing' | 'ways' | 'kit';
 	let open = $state<Sheet | null>(null);
 	const close = () => (open = null);
 	const shot = $derived(plan.shot);
+	const background = $derived(
+		BACKGROUND_OPTIONS.find(({ value }) => value === shot.background?.intent)?.text ?? ''
+	);
 	const light = $derived(lightInShort(shot, settings.units));
 </script>
 
 <div class="setup" role="group" aria-label="Set-up">
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'light')}>
 		light: {light}
+	</button>
+	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'background')}>
+		background{background && `: ${background}`}
 	</button>
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'framing')}>
 		framing
@@ -33,6 +40,17 @@
 	{#if open === 'light'}
 		{#await import('./LightSheet.svelte') then { default: LightSheet }}
 			<LightSheet {plan} />
+		{/await}
+	{/if}
+</Modal>
+<Modal
+	title="The background"
+	size="sm"
+	bind:open={() => open === 'background', (is) => !is && close()}
+>
+	{#if open === 'background'}
+		{#await import('./BackgroundSheet.svelte') then { default: BackgroundSheet }}
+			<BackgroundSheet {plan} />
 		{/await}
 	{/if}
 </Modal>

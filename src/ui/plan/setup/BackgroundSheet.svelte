@@ -1,0 +1,57 @@
+<script lang="ts">
+	import type { Background } from '$core/format/shot';
+	import { BACKGROUND_ID } from '$core/study/scene';
+	import { BACKGROUND_OPTIONS } from '$words/options';
+	import { thingSentences } from '$words/things';
+	import Amount from '../../shared/Amount.svelte';
+	import Choice from '../../shared/Choice.svelte';
+	import type { PlanView } from '../plan.svelte';
+
+	/** What the background as a whole should become, without anything of it being placed. */
+	let { plan }: { plan: PlanView } = $props();
+
+	/** A wall with windows or leaves, a few steps behind them. */
+	const USUAL: Background = { intent: 'dissolved', behindM: 5, detailMm: 50 };
+	const shot = $derived(plan.shot);
+	const background = $derived(shot.background);
+	const options = [{ value: 'any', text: 'as it comes' }, ...BACKGROUND_OPTIONS] as const;
+	const now = $derived.by(() => {
+		const result = plan.shown?.plan.things.filter(({ id }) => id === BACKGROUND_ID) ?? [];
+		return plan.shown
+			? Object.values(thingSentences({ ...plan.shown.plan, things: result }, shot)).flat()[0]
+			: undefined;
+	});
+
+	function choose(intent: Background['intent'] | 'any') {
+		plan.change({
+			...shot,
+			background: intent === 'any' ? undefined : { ...(background ?? USUAL), intent }
+		});
+	}
+	const set = (change: Partial<Background>, gesture: string) =>
+		background && plan.change({ ...shot, background: { ...background, ...change } }, gesture);
+	const newGesture = (kind: string) => plan.newGesture(kind);
+</script>
+
+<div class="stack">
+	<Choice label="it" {options} value={background?.intent ?? 'any'} onchoose={choose} />
+	{#if background}
+		<div class="pairs">
+			<Amount
+				of="shot.background.behindM"
+				label="how far behind them"
+				value={background.behindM}
+				onchange={(behindM, gesture) => set({ behindM }, gesture)}
+				{newGesture}
+			/>
+			<Amount
+				of="shot.background.detailMm"
+				label="its detail: leaves, windows, faces"
+				value={background.detailMm}
+				onchange={(detailMm, gesture) => set({ detailMm }, gesture)}
+				{newGesture}
+			/>
+		</div>
+		{#if now}<p role="status">{now}</p>{/if}
+	{/if}
+</div>
