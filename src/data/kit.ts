@@ -99,6 +99,10 @@ export const LENSES = {
 	portrait135: lens('135 mm f/1.8', [135, 135], [1.8, 1.8], 22, 0.9),
 	zoom2470: lens('24–70 mm f/2.8', [24, 70], [2.8, 2.8], 22, 0.38),
 	zoom70200: lens('70–200 mm f/2.8', [70, 200], [2.8, 2.8], 22, 1, 4),
-	zoom1855: lens('18–55 mm f/3.5–5.6', [18, 55], [3.5, 5.6], 22, 0.28, 3),
+	// for sensors of 24 by 16 mm and smaller
+	zoom1855: {
+		...lens('18–55 mm f/3.5–5.6', [18, 55], [3.5, 5.6], 22, 0.28, 3),
+		imageCircleMm: 28.4
+	},
 	phone: lens('Phone lens f/1.8', [6.9, 6.9], [1.8, 1.8], 1.8, 0.12, 3)
 } as const satisfies Record<string, Lens>;

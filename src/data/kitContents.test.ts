@@ -24,8 +24,18 @@ describe('the presets', () => {
 	});
 
 	it('a phone takes its own lens and no other, and no other body takes it', () => {
-		expect(lensesFor(PRESET_KIT, BODIES.phone.name)).toEqual([LENSES.phone]);
-		expect(lensesFor(PRESET_KIT, BODIES.fullFrame24.name)).not.toContainEqual(LENSES.phone);
+		expect(lensesFor(PRESET_KIT, BODIES.phone)).toEqual([LENSES.phone]);
+		expect(lensesFor(PRESET_KIT, BODIES.fullFrame24)).not.toContainEqual(LENSES.phone);
+	});
+
+	it('a lens for smaller sensors goes on those alone', () => {
+		const on = (body: keyof typeof BODIES) => lensesFor(PRESET_KIT, BODIES[body]);
+		for (const body of ['crop26', 'crop24', 'fourThirds20'] as const) {
+			expect(on(body)).toContainEqual(LENSES.zoom1855);
+		}
+		for (const body of ['fullFrame24', 'fullFrame45', 'medium50'] as const) {
+			expect(on(body)).not.toContainEqual(LENSES.zoom1855);
+		}
 	});
 });
 

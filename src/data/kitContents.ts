@@ -1,4 +1,5 @@
-import type { Lens } from '$core/format/shot';
+import type { Body, Lens } from '$core/format/shot';
+import { covers } from '$core/optics/crop';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
 import { presetBodies, presetLenses, type KitBody, type KitLens } from './database';
 
@@ -17,10 +18,15 @@ export const PRESET_KIT: KitContents = {
 	spreads: ASSUMED
 };
 
-/** The lenses that go on a body: what is built into one goes on no other, and it takes no other. */
-export function lensesFor({ lenses }: Pick<KitContents, 'lenses'>, bodyName: string): Lens[] {
-	const own = lenses.filter(({ onlyOn }) => onlyOn === bodyName);
-	return (own.length > 0 ? own : lenses.filter(({ onlyOn }) => onlyOn === null)).map(
-		({ lens }) => lens
-	);
+/**
+ * The lenses that go on a body: what is built into one goes on no other, and it takes no other; none
+ * whose picture does not reach the corners of its sensor.
+ */
+export function lensesFor(
+	{ lenses }: Pick<KitContents, 'lenses'>,
+	{ name, sensor }: Pick<Body, 'name' | 'sensor'>
+): Lens[] {
+	const own = lenses.filter(({ onlyOn }) => onlyOn === name);
+	const fitting = own.length > 0 ? own : lenses.filter(({ onlyOn }) => onlyOn === null);
+	return fitting.map(({ lens }) => lens).filter((lens) => covers(lens, sensor));
 }

@@ -2,7 +2,15 @@ import type { Reason, ReasonOf, SpotRef } from '$core/format/reasons';
 import type { Shot } from '$core/format/shot';
 import { isoWords, shutterWords } from './light';
 import { nameOf, nameOfId, namesOf } from './names';
-import { stopsInWords, detailLength, distance, fStop, smallLength, type Units } from './numbers';
+import {
+	stopsInWords,
+	detailLength,
+	distance,
+	fStop,
+	shareInWords,
+	smallLength,
+	type Units
+} from './numbers';
 
 /** Why a plan is as it is, as one says it. */
 
@@ -98,6 +106,8 @@ const REASONS: Sayings = {
 	unseen: ({ personId, why, by }, { shot }) =>
 		`${nameOfId(shot, personId)} is ${unseenWords(why, nameOfId(shot, by))}.`,
 	outside: ({ thingId }, { shot }) => `${nameOfId(shot, thingId)} is outside the frame.`,
+	stretched: ({ personId, share }, { shot }) =>
+		`${nameOfId(shot, personId)}, near the edge of so wide a lens, is drawn ${shareInWords(share)} too wide: nearer to the middle, or a step back.`,
 	shutter: ({ shutterS, why, personId = null, focalMm }, { shot }) => {
 		const because = {
 			hands: `at ${Math.round(focalMm)} mm hands ask for it`,

@@ -54,7 +54,8 @@ export function verdictOf(solution: Solution, units: Units): Verdict {
 				code === 'tap' ||
 				(code === focus.technique && code !== 'move-point' && focus.kind !== 'depth')
 		),
-		perspectiveSentence(solution)
+		perspectiveSentence(solution),
+		...said(({ code }) => code === 'stretched')
 	];
 	return {
 		focusOn:

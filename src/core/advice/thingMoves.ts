@@ -2,7 +2,7 @@ import { awayOverGround, offBackground } from '../arrange/regroup';
 import type { Shot, Thing } from '../format/shot';
 import { stopsBetween } from '../optics/fNumber';
 import { mean } from '../numeric/mean';
-import { add, scale } from '../geometry/vector';
+import { add, along, scale, subtract } from '../geometry/vector';
 import { BACKGROUND_ID, isMeantSharp, type SeenThing } from '../study/scene';
 import { intentsOf, isFeasible, missedThings, thingResults } from '../study/take';
 import { doneOrNot, type Move } from './move';
@@ -71,6 +71,7 @@ function groupDepthOf({ take: { scene, candidate } }: Prospect): number {
 function nearerOrFarther(now: Prospect, { thing, seen, lacks }: Missed): Move[] {
 	const { shot, scene } = now.study;
 	const { id, position } = thing;
+	const camera = scene.pose.position;
 	const peopleM = groupDepthOf(now);
 	const isBehind = seen.depthM > peopleM;
 	const towardsCamera = scale(awayOverGround(scene.pose), -1);
@@ -105,7 +106,11 @@ function nearerOrFarther(now: Prospect, { thing, seen, lacks }: Missed): Move[] 
 					code: 'near-lens',
 					most: Math.max(0, seen.depthM - NEAREST_TO_LENS_M),
 					step: 0.05,
-					apply: pushed,
+					// it keeps its place in the frame
+					apply: (m) =>
+						withThing(shot, id, {
+							position: along(position, subtract(position, camera), -m / seen.depthM)
+						}),
 					made: (byM) => ({ code: 'near-lens', byM, thingId: id }),
 					effort
 				}

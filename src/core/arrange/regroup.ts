@@ -86,24 +86,28 @@ function offLine(shot: Shot, rows: readonly Row[], person: Person, pose: CameraP
 	return mean(planes) * bendFactor(shot.lens.fieldBend, own.cosOffAxis) - own.depthM;
 }
 
-/** Moves everybody, what they hold, and the camera, over the ground away from the background; nearer negative. */
+/**
+ * Moves everybody, what they hold or stand behind, and the camera, over the ground away from the
+ * background; nearer negative.
+ */
 export function offBackground(shot: Shot, byM: number): Shot {
-	const away = awayOverGround(cameraPose(shot.camera, shot.body.sensor));
-	const by = scale(away, -byM);
-	const isHeld = (position: Vec3) =>
-		shot.people.some(
-			({ eyeMidpoint: e }) => Math.hypot(e.x - position.x, e.z - position.z) < HELD_WITHIN_M
-		);
-	const { background } = shot;
+	const { background, camera, people } = shot;
+	const pose = cameraPose(camera, shot.body.sensor);
+	const by = scale(awayOverGround(pose), -byM);
+	const nearestM = Math.min(...people.map((one) => seenFrom(pose, one.eyeMidpoint).depthM));
+	const isTheirs = ({ look, position }: Shot['things'][number]) =>
+		seenFrom(pose, position).depthM < nearestM ||
+		(look === 'object' &&
+			people.some(
+				({ eyeMidpoint: e }) => Math.hypot(e.x - position.x, e.z - position.z) < HELD_WITHIN_M
+			));
 	return {
 		...shot,
 		...(background ? { background: { ...background, behindM: background.behindM + byM } } : {}),
-		camera: { ...shot.camera, position: add(shot.camera.position, by) },
-		people: shot.people.map((person) => movedBy(person, by)),
+		camera: { ...camera, position: add(camera.position, by) },
+		people: people.map((person) => movedBy(person, by)),
 		things: shot.things.map((thing) =>
-			thing.look === 'object' && isHeld(thing.position)
-				? { ...thing, position: add(thing.position, by) }
-				: thing
+			isTheirs(thing) ? { ...thing, position: add(thing.position, by) } : thing
 		)
 	};
 }

@@ -67,6 +67,8 @@ export const LensSchema = record('the lens', {
 	closestFocusM: length('the closest focus', 0.05, 10, 'm'),
 	fieldBend: number('the bend of the focus surface', -1, 1).default(0),
 	stabiliserStops: number('the stabiliser', 0, 8, 'stops').default(0),
+	/** Diameter of the picture that it draws, mm; without, it covers any sensor. */
+	imageCircleMm: number('the image circle', 5, 120, 'mm').optional(),
 	/** Straight blades of the aperture; 0 for a round one. Shapes discs of light in the preview. */
 	blades: whole('the aperture’s blades', 0, 20)
 		.refine(

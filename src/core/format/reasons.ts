@@ -92,7 +92,11 @@ const IN_FRAME = [
 		why: z.enum(['cut', 'turned', 'hidden']),
 		by: z.string().nullable()
 	}),
-	said('things', 'outside', { thingId: z.string() })
+	said('things', 'outside', { thingId: z.string() }),
+	said('people', 'stretched', {
+		personId: z.string(),
+		share: z.number().describe('too wide, away from the middle of the frame')
+	})
 ] as const;
 
 const LIGHT = [

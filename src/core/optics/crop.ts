@@ -1,4 +1,4 @@
-import type { Sensor } from '../format/shot';
+import type { Lens, Sensor } from '../format/shot';
 
 /** Diagonal of a 36 x 24 mm frame, mm. */
 const FULL_FRAME_DIAGONAL_MM = 43.2666;
@@ -9,4 +9,15 @@ const FULL_FRAME_DIAGONAL_MM = 43.2666;
  */
 export function cropFactor({ widthMm, heightMm }: Pick<Sensor, 'widthMm' | 'heightMm'>): number {
 	return FULL_FRAME_DIAGONAL_MM / Math.hypot(widthMm, heightMm);
+}
+
+/** A corner may lie so much outside the image circle: sensors of a kind differ by a little. */
+const A_HAIR = 1.03;
+
+/** Whether the picture of a lens reaches the corners of a sensor. */
+export function covers(
+	{ imageCircleMm = Infinity }: Pick<Lens, 'imageCircleMm'>,
+	{ widthMm, heightMm }: Pick<Sensor, 'widthMm' | 'heightMm'>
+): boolean {
+	return Math.hypot(widthMm, heightMm) <= imageCircleMm * A_HAIR;
 }

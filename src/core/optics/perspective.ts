@@ -31,3 +31,16 @@ export function impressionOf(perspective: number): Impression {
 	if (perspective < STRONG_FROM) return 'usual';
 	return perspective < DISTORTED_FROM ? 'strong' : 'distorted';
 }
+
+/**
+ * How much too wide a head is drawn off the axis, away from the middle: a small ball at an angle a is
+ * imaged 1 / cos² a long and 1 / cos a high, so 1 / cos a too long (central projection, derived).
+ *
+ * @param cosOffAxis cosine of the angle off the axis
+ * @returns a share: 0.25 is a quarter too wide
+ * @example edgeStretch(Math.cos(0.6435)) // 0.25, the edge of 24 mm on full frame
+ */
+export const edgeStretch = (cosOffAxis: number): number => 1 / cosOffAxis - 1;
+
+/** From here on one sees it. Common practice, no source: 35 mm is safe to the edge, 28 mm is not. */
+export const STRETCHED_FROM = 0.15;

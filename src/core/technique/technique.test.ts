@@ -4,7 +4,7 @@ import { BODIES, LENSES } from '$data/kit';
 import { solve, takeOf } from '$tests/support/solved';
 import { techniqueOf } from '../study/technique';
 import type { Body } from '../format/shot';
-import { impressionOf, nosePerspective } from '../optics/perspective';
+import { edgeStretch, impressionOf, nosePerspective } from '../optics/perspective';
 import { boxOf, isSensitive, pointFor } from './focusPoints';
 import { reframeErrorM, SWING_M } from './reframing';
 
@@ -166,5 +166,27 @@ describe('perspective', () => {
 			'usual',
 			'flatter'
 		]);
+	});
+
+	it('the edge of a wide lens stretches a head by one over the cosine of the angle', () => {
+		// half the width of full frame over the focal length: tan a = 18 / 24, cos a = 0.8
+		expect(edgeStretch(24 / Math.hypot(18, 24))).toBeCloseTo(0.25, 12);
+		// measured on a ball of 1 mm at that angle: its outline through the pinhole, across over high
+		const [sin, cos] = [0.6, 0.8];
+		const edge = (by: number) => Math.tan(Math.atan2(sin, cos) + by);
+		const across = edge(1e-4) - edge(-1e-4);
+		const high = 2 * Math.tan(1e-4) * (1 / cos);
+		expect(across / high - 1).toBeCloseTo(0.25, 4);
+	});
+
+	it('35 mm is safe to the edge, 28 mm is not; only the worst is named', () => {
+		const named = (focalMm: number, place: [number, number, number]) =>
+			planOf({
+				lens: { ...LENSES.wide24, focalMm: [focalMm, focalMm] },
+				people: [person('a', [0, 1.6, 3]), person('b', place)]
+			}).reasons.filter(({ code }) => code === 'stretched');
+		expect(named(24, [2.1, 1.6, 3])).toMatchObject([{ personId: 'b' }]);
+		expect(named(28, [1.8, 1.6, 3])).toHaveLength(1);
+		expect(named(35, [1.45, 1.6, 3])).toEqual([]);
 	});
 });

@@ -28,7 +28,7 @@
 	const kit = useKit();
 	const blank = newShot('Now');
 	const body = $derived(session.shot?.body ?? blank.body);
-	const lenses = $derived(kit.lensesFor(body.name));
+	const lenses = $derived(kit.lensesFor(body));
 
 	const GROUPS = [
 		{ value: 'one', text: 'one', counts: [1] },

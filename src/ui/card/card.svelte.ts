@@ -66,7 +66,7 @@ export class CardView {
 	});
 
 	get lenses(): readonly Lens[] {
-		return this.kit.lensesFor(this.planned.body.name);
+		return this.kit.lensesFor(this.planned.body);
 	}
 
 	#solve(shot: Shot): Solution | null {

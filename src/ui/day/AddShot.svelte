@@ -2,6 +2,7 @@
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import { LENSES } from '$data/kit';
 	import { useKit } from '../kit/kit.svelte';
+	import type { Body } from '$core/format/shot';
 	import { addShot } from '../keeping/dayActions';
 	import Menu from '../shared/Menu.svelte';
 	import { newShot } from '../keeping/newShot';
@@ -19,8 +20,8 @@
 	let isOpen = $state(false);
 
 	/** The lens of the kit that is usual for so many people; any if there is none such. */
-	function lensFor({ counts, part }: Arrangement, bodyName: string) {
-		const lenses = kit.lensesFor(bodyName);
+	function lensFor({ counts, part }: Arrangement, body: Body) {
+		const lenses = kit.lensesFor(body);
 		const wanted =
 			counts.length > 1 || counts[0] === 6
 				? LENSES.zoom2470
@@ -33,7 +34,7 @@
 	async function add(arrangement: Arrangement | null) {
 		isOpen = false;
 		const blank = newShot('New shot');
-		const shot = arrangement ? arranged(arrangement, lensFor(arrangement, blank.body.name)) : blank;
+		const shot = arrangement ? arranged(arrangement, lensFor(arrangement, blank.body)) : blank;
 		await addShot(session, shot);
 		onadded();
 	}

@@ -25,6 +25,18 @@
 			...new Set([...kit.contents.bodies.map(({ body }) => body.name), ...(onlyOn ? [onlyOn] : [])])
 		].map((name) => ({ value: name, text: name }))
 	]);
+	const usual = [
+		{ value: '', text: 'any sensor' },
+		{ value: '43.3', text: 'full frame and smaller' },
+		{ value: '28.4', text: '1.5x crop and smaller' },
+		{ value: '21.7', text: 'four thirds and smaller' }
+	];
+	const ownCircle = $derived(String(lens.imageCircleMm ?? ''));
+	const circles = $derived(
+		usual.some(({ value }) => value === ownCircle)
+			? usual
+			: [...usual, { value: ownCircle, text: `a circle of ${ownCircle} mm` }]
+	);
 	const widestEver = $derived(Math.max(...lens.widestFNumber));
 
 	/** Two blades make no opening. */
@@ -113,6 +125,12 @@
 		value={lens.blades}
 		onchange={setBlades}
 		{newGesture}
+	/>
+	<Pick
+		label="covers"
+		options={circles}
+		value={ownCircle}
+		onchoose={(circle) => set({ imageCircleMm: circle === '' ? undefined : Number(circle) })}
 	/>
 	<Pick
 		label="goes on"

@@ -1,5 +1,5 @@
 import { getContext, setContext } from 'svelte';
-import type { Lens } from '$core/format/shot';
+import type { Body, Lens } from '$core/format/shot';
 import type { Spreads } from '$core/tables/spreads';
 import type { KitBody, KitLens } from '$data/database';
 import { lensesFor, type KitContents } from '$data/kitContents';
@@ -18,8 +18,8 @@ export class Kit {
 	}
 
 	/** The lenses that go on a body. */
-	lensesFor(bodyName: string): readonly Lens[] {
-		return lensesFor(this.contents, bodyName);
+	lensesFor(body: Body): readonly Lens[] {
+		return lensesFor(this.contents, body);
 	}
 
 	put(entry: Omit<KitBody, 'revision'> | Omit<KitLens, 'revision'>): void {

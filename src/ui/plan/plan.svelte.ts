@@ -144,7 +144,7 @@ export class PlanView {
 
 	/** The lenses of the kit that go on the body in use. */
 	get lenses(): readonly Lens[] {
-		return this.kit.lensesFor(this.shot.body.name);
+		return this.kit.lensesFor(this.shot.body);
 	}
 
 	/** How much one's own hands and focusing spread. */

@@ -191,3 +191,20 @@ describe('what to set besides', () => {
 		expect(find(restless, 'spoilt')?.by).toBe('people');
 	});
 });
+
+describe('on a tripod', () => {
+	it('nobody leans: what lies between is focused by hand', () => {
+		// a face and a flower a hand's breadth apart that no f-number holds
+		const sketch = (support: 'handheld' | 'tripod'): Sketch => ({
+			lens: LENSES.portrait85,
+			camera: { support },
+			people: [ahead('p', 1.2, { need: 'key' })],
+			things: [thing('flower', [0.05, 1.5, 1.12], { intent: 'sharp', widthM: 0.1, heightM: 0.1 })]
+		});
+		expect(find(sketch('handheld'), 'between')?.leanM).toBeTypeOf('number');
+		expect(find(sketch('tripod'), 'between')?.leanM).toBeNull();
+		expect(said(sketch('tripod'), 'between')).toMatch(
+			/^No eye holds them all: focus between them by hand/
+		);
+	});
+});

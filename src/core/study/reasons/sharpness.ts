@@ -3,6 +3,9 @@ import type { FreePlane, Plan, TargetResult, ThingResult, Unseen } from '../../f
 import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
 import { engraved, factorOfStops, stopsBetween } from '../../optics/fNumber';
+import { edgeStretch, STRETCHED_FROM } from '../../optics/perspective';
+import { isHuman } from '../../tables/heads';
+import type { Scene } from '../scene';
 import { isDiffracted } from '../take';
 
 /** Why the plan is as it is: what binds, what is lost, who cannot be seen. */
@@ -23,7 +26,8 @@ export function sharpnessReasons(take: Take, found: Found): Reason[] {
 		...(isDiffracted(take) ? [about('diffraction', { fNumber })] : []),
 		...(take.scene.shot.camera.support === 'tripod' ? [] : leanReason(found.free)),
 		...unseenReasons(found.unseen),
-		...outsideReasons(found.things)
+		...outsideReasons(found.things),
+		...stretchedReasons(take.scene)
 	];
 }
 
@@ -76,6 +80,19 @@ function leanReason(free: FreePlane | null): Reason[] {
 
 const unseenReasons = (unseen: readonly Unseen[]): Reason[] =>
 	unseen.map((one) => ({ topic: 'people', code: 'unseen', ...one }));
+
+/** Whose head the edge of a wide lens stretches most, where one sees it. */
+function stretchedReasons({ sightings }: Scene): Reason[] {
+	const [most] = sightings
+		.flatMap(({ person, nearEye }) =>
+			nearEye && person.need !== 'free' && isHuman(person.build)
+				? { personId: person.id, share: edgeStretch(nearEye.seen.cosOffAxis) }
+				: []
+		)
+		.toSorted((a, b) => b.share - a.share);
+	if (!most || most.share < STRETCHED_FROM) return [];
+	return [{ topic: 'people', code: 'stretched', ...most }];
+}
 
 /** Things that should become something but are not in the picture. */
 const outsideReasons = (things: readonly ThingResult[]): Reason[] =>

@@ -106,7 +106,9 @@ function wayReason({ body, camera }: Shot, candidate: Candidate, taken: FocusTec
 	}
 	if (technique === 'reframe') return { topic, code: technique, ...spot, hasPoint };
 	if (candidate.kind === 'plane') {
-		const leanM = technique === 'lean' ? candidate.leanM : null;
+		// on a tripod nobody leans
+		const leans = technique === 'lean' && camera.support !== 'tripod';
+		const leanM = leans ? candidate.leanM : null;
 		return { topic, code: 'between', ...spot, leanM, planeM: candidate.planeM };
 	}
 	const canReframe = ways.some(({ way, holds }) => way === 'reframe-wrists' && holds);

@@ -73,7 +73,7 @@
 	/** A body with a lens of its own brings it along. */
 	function chooseBody(name: string) {
 		const body = bodies.find((one) => one.name === name) ?? shot.body;
-		const fitting = plan.kit.lensesFor(name);
+		const fitting = plan.kit.lensesFor(body);
 		const lens = fitting.some((one) => one.name === shot.lens.name)
 			? shot.lens
 			: (fitting[0] ?? shot.lens);
