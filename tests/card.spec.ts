@@ -33,13 +33,37 @@ test('what turned out different is answered at once, and is not the plan until a
 
 	await app.goTo('Plan');
 	await expect(app.headline).toContainText(`${planned},`);
+	// what was said is still there
 	await app.goTo('Card');
-	await page.getByRole('button', { name: 'rows: more' }).click();
+	await expect(fNumber).toHaveText(different);
 	await page.getByRole('button', { name: 'Make it the plan' }).click();
 	await app.goTo('Plan');
 	await expect(app.headline).toContainText(`${different},`);
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(app.headline).toContainText(`${planned},`);
+});
+
+test('more rows are more people, a distance is typed, and undo takes back each step', async ({
+	page
+}) => {
+	const people = page.getByLabel('how many people');
+	const from = page.getByLabel('distance from the sensor mark');
+	const undo = page.getByRole('button', { name: 'Undo' });
+	await expect(people).toHaveValue('15');
+	await page.getByRole('button', { name: 'rows: more' }).click();
+	await expect(people).toHaveValue('20');
+	await from.fill('9');
+	await expect(card(page)).toContainText('9.00 m from the sensor mark');
+	await page.getByRole('button', { name: 'from the sensor mark: nearer' }).click();
+	await expect(card(page)).toContainText('8.90 m from the sensor mark');
+	await undo.click();
+	await expect(card(page)).toContainText('9.00 m from the sensor mark');
+	await undo.click();
+	await expect(card(page)).not.toContainText('9.00 m from the sensor mark');
+	await expect(people).toHaveValue('20');
+	await undo.click();
+	await expect(people).toHaveValue('15');
+	await expect(page.getByText('As it turned out')).toBeHidden();
 });
 
 test('one goes from card to card by buttons and keys', async ({ page }) => {
@@ -60,9 +84,20 @@ test('a shot is marked as taken, with what was really used', async ({ app, page 
 	await dialog.getByLabel('f/').fill('6.3');
 	await dialog.getByLabel('note').fill('Two versions, the second without the hat.');
 	await dialog.getByRole('button', { name: 'Keep' }).click();
-	await expect(card(page)).toContainText('✓ taken');
+	// the next one comes, and undo brings this one back
+	const title = page.getByRole('heading', { level: 1 });
+	await expect(title).toHaveText('Rings, walking in');
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(title).toHaveText('Two families on the steps');
+	await expect(card(page)).not.toContainText('✓ taken');
+	await page.getByRole('button', { name: 'Redo' }).click();
+	await expect(title).toHaveText('Two families on the steps');
+	await expect(card(page)).toContainText('✓ taken with f/6.3');
+	await app.goTo('Plan');
+	await expect(app.verdict).toContainText('✓ taken with f/6.3, 1/125, ISO 100');
 	await app.saved();
 	await app.goTo('Day');
+	await expect(app.shotRow(/Two families/)).toContainText('f/6.3');
 	await expect(app.shotRow(/Two families/)).toContainText('the second without the hat');
 	await app.goTo('Card');
 	await page.getByRole('button', { name: 'Still to do' }).click();

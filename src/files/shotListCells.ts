@@ -18,6 +18,7 @@ export const COLUMNS = [
 	'title',
 	'place',
 	'status',
+	'taken',
 	'people',
 	'notes'
 ] as const;

@@ -12,6 +12,7 @@
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
 	import { openSampleDay } from './keeping/sample';
+	import { undoingAt } from './keeping/undoing';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './keeping/session.svelte';
 	import { settings } from './shared/settings.svelte';
@@ -84,9 +85,8 @@
 		take(event.dataTransfer?.files[0]);
 	}
 
-	/** On the day what was done to it, else what was done to the shot. */
-	const undo = () => (at === 'day' ? session.day.undo() : session.undo());
-	const redo = () => (at === 'day' ? session.day.redo() : session.redo());
+	const undo = () => undoingAt(at, session).undo();
+	const redo = () => undoingAt(at, session).redo();
 
 	const CTRL: Readonly<Record<string, () => void>> = {
 		z: undo,

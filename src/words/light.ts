@@ -1,8 +1,9 @@
 import { engravedIso, engravedShutter } from '$core/light/dials';
 import type { Exposure } from '$core/light/exposure';
+import type { Taken } from '$core/format/job';
 import type { LightFlag } from '$core/format/plan';
 import type { Shot } from '$core/format/shot';
-import { toUnits, type Units } from './numbers';
+import { fStop, toUnits, type Units } from './numbers';
 
 /** Light and exposure as one says them. */
 
@@ -54,6 +55,18 @@ export function exposureWords(exposure: Shown | null): string {
 	const { shutterS, iso, flashPower } = exposure;
 	const flash = flashPower === null ? '' : `, flash at ${powerWords(flashPower)}`;
 	return `${shutterWords(shutterS)}, ${isoWords(iso)}${flash}`;
+}
+
+/** What was really used: "f/4, 1/200, ISO 800, 85 mm"; empty where nothing was noted. */
+export function takenWords({ fNumber, shutterS, iso, focalMm }: Taken): string {
+	return [
+		fNumber === undefined ? '' : fStop(fNumber),
+		shutterS === undefined ? '' : shutterWords(shutterS),
+		iso === undefined ? '' : `ISO ${iso}`,
+		focalMm === undefined ? '' : `${Math.round(focalMm)} mm`
+	]
+		.filter(Boolean)
+		.join(', ');
 }
 
 /** What is wrong, in a word or two beside a number. */

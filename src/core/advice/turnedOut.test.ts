@@ -3,7 +3,8 @@ import type { Shot } from '../format/shot';
 import { sampleDay } from '$data/sampleDay';
 import { LENSES } from '$data/kit';
 import { person, shotOf } from '$tests/support/shots';
-import { asItIs, mostRows, turnedOut } from './turnedOut';
+import { edgesOf } from '../arrange/edges';
+import { asItIs, turnedOut } from './turnedOut';
 import { solve } from '$tests/support/solved';
 
 const shots = sampleDay(0).shots.map(({ shot }) => [shot.title, shot] as const);
@@ -62,12 +63,48 @@ describe('it turned out different', () => {
 		const zs = new Set(other.people.map((one) => one.eyeMidpoint.z.toFixed(3)));
 		expect(zs.size).toBe(rows);
 		expect(other.people.map(({ id }) => id)).toEqual(shot.people.map(({ id }) => id));
-		expect(measured(other).distanceM).toBeCloseTo(measured(shot).distanceM, 6);
+		// from as far, unless that would cut somebody
+		const isFull = rows === 1;
+		const farther = measured(other).distanceM - measured(shot).distanceM;
+		if (isFull) expect(farther).toBeGreaterThan(0.1);
+		else expect(farther).toBeCloseTo(0, 6);
+		expect(edgesOf(other)?.cutIds).toEqual([]);
+	});
+
+	it('more people come, each with a place of their own, and the frame takes them in', () => {
+		const shot = rowsShot();
+		const more = turnedOut(shot, { people: 9, rows: 3 });
+		expect(asItIs(more)).toMatchObject({ people: 9, rows: 3 });
+		const places = new Set(
+			more.people.map(({ eyeMidpoint: { x, z } }) => `${x.toFixed(2)} ${z.toFixed(2)}`)
+		);
+		expect(places.size).toBe(9);
+		expect(edgesOf(more)?.cutIds).toEqual([]);
+		expect(needed(more)).toBeGreaterThan(needed(shot));
+	});
+
+	it('of fewer those without a name leave first', () => {
+		const shot = turnedOut(rowsShot(), { people: 8 });
+		const names = (one: Shot) => one.people.map(({ name }) => name);
+		const named = names(rowsShot());
+		expect(names(turnedOut(shot, { people: 6 }))).toEqual(named);
+		expect(names(turnedOut(shot, { people: 5 }))).toEqual(named.slice(0, 5));
+	});
+
+	it('a flash farther away, or at less power, asks for more light or ISO by the square law', () => {
+		const elder = sampleDay(0).shots.find(({ shot }) => shot.light?.mode === 'flash')?.shot;
+		if (elder?.light?.mode !== 'flash') throw new Error('no flash');
+		const power = (one: Shot) => solve(one).plan.exposure?.flashPower ?? NaN;
+		const twice = turnedOut(elder, { flashDistanceM: elder.light.distanceM * 2 });
+		expect(power(twice) / power(elder)).toBeCloseTo(4, 1);
+		const quicker = turnedOut(elder, { iso: 400 });
+		expect(solve(quicker).plan.exposure?.iso).toBe(400);
+		expect(power(elder) / power(quicker)).toBeCloseTo(4, 1);
 	});
 
 	it('there are no more rows than people', () => {
 		const shot = rowsShot();
-		expect(asItIs(turnedOut(shot, { rows: 99 })).rows).toBe(mostRows(shot));
+		expect(asItIs(turnedOut(shot, { rows: 99 })).rows).toBe(6);
 	});
 
 	// depth of field: the trade's first rule; common practice, no source

@@ -3,15 +3,9 @@ import { LIMITS, type Person, type Shot } from '../format/shot';
 import { isHuman, type Build } from '../tables/heads';
 import { partCorners } from '../anatomy/figure';
 import { addPerson, EYE_HEIGHT_M, isUnnamed, USUAL_ROWS } from '../arrange/arrange';
-import { edgesOf, roomIn } from '../arrange/edges';
-import {
-	extentOf,
-	frameByFocal,
-	frameByPlace,
-	stoodAsFramed,
-	type Framing
-} from '../arrange/framing';
-import { heldDownTo, PART_OF_MARK } from '../arrange/held';
+import { roomIn } from '../arrange/edges';
+import { EDGE_SHARE, keptInFrame } from '../arrange/follow';
+import { extentOf, stoodAsFramed, type Framing } from '../arrange/framing';
 import { along } from '../geometry/vector';
 import { byOrder } from '../numeric/order';
 import { lookAt } from '../study/scene';
@@ -60,7 +54,7 @@ export function withGuest(shot: Shot, guest: NewGuest, framing: Framing): Shot {
 		eyeMidpoint: end?.eyes ?? { ...newcomer.eyeMidpoint, y: guest.eyeHeightM },
 		...(end?.row === undefined ? {} : { row: end.row })
 	});
-	return shot.people.length === 0 ? stoodAsFramed(placed, framing) : followed(shot, placed);
+	return shot.people.length === 0 ? stoodAsFramed(placed, framing) : keptInFrame(shot, placed);
 }
 
 const changed = (shot: Shot, id: string, change: Partial<Person>): Shot => ({
@@ -84,9 +78,6 @@ function takingPlace(shot: Shot, place: Person, { name, build, eyeHeightM }: New
 	return changed(shot, place.id, { name, build, eyeMidpoint });
 }
 
-/** Heads keep so much of the frame between them and its edge. */
-const EDGE_SHARE = 0.02;
-
 /** Where the eyes of somebody are who joins a row at one of its ends; null where there is no row. */
 function endOfRow(shot: Shot, { build, eyeHeightM }: NewGuest) {
 	const { rows, pose } = lookAt(shot);
@@ -107,18 +98,6 @@ function endOfRow(shot: Shot, { build, eyeHeightM }: NewGuest) {
 		})
 	);
 	return ends.toSorted((a, b) => byOrder(a.order, b.order))[0] ?? null;
-}
-
-/** The camera stepped back, or the zoom opened, where somebody new would be cut. */
-function followed(before: Shot, after: Shot): Shot {
-	const newest = after.people.at(-1) as Person;
-	if (!edgesOf(after)?.cutIds.includes(newest.id)) return after;
-	const held = before.people.flatMap((one) => heldDownTo(before, one) ?? [])[0];
-	const part = held ? PART_OF_MARK[held] : 'head-and-shoulders';
-	const framing: Framing = { part, personIds: [], margin: EDGE_SHARE };
-	const byPlace = frameByPlace(after, framing);
-	const framed = byPlace.ok ? byPlace : frameByFocal(after, framing);
-	return framed.ok ? { ...after, camera: framed.camera } : after;
 }
 
 /** The shot without whoever has that name. */

@@ -27,6 +27,7 @@ const card = (title: string, more: Partial<PrintedCard> = {}): PrintedCard => ({
 	title,
 	when: '14:00, steps',
 	notes: '',
+	taken: '',
 	content: {
 		focusOn: 'Ilinca’s left eye',
 		where: 'middle row, third from left',

@@ -134,7 +134,7 @@ function heightOf(blocks: readonly Block[]): number {
 
 async function blocksOf(
 	type: Typesetter,
-	{ title, when, notes, content, frame }: PrintedCard,
+	{ title, when, notes, taken, content, frame }: PrintedCard,
 	width: number,
 	scale: number
 ): Promise<Block[]> {
@@ -166,6 +166,7 @@ async function blocksOf(
 	const facts = [
 		...content.facts,
 		...(content.checks.length > 0 ? [{ label: 'look at', value: content.checks.join(', ') }] : []),
+		...(taken ? [{ label: 'taken', value: taken }] : []),
 		...(notes ? [{ label: 'note', value: notes }] : [])
 	];
 	for (const { label, value } of facts) {

@@ -54,7 +54,7 @@ export function pocketFile({ title, date, place }: JobFile, cards: readonly Prin
 }
 
 function article(card: PrintedCard, index: number): string {
-	const { title, when, notes, content, frame } = card;
+	const { title, when, notes, taken, content, frame } = card;
 	const head = `<h2><bdi>${plain(title)}</bdi></h2><p class="when">${index + 1}. <bdi>${plain(when)}</bdi></p>`;
 	if (!content) {
 		return `<article id="card-${index + 1}">${head}<p>Nothing in it is meant to be sharp.</p></article>`;
@@ -62,6 +62,7 @@ function article(card: PrintedCard, index: number): string {
 	const facts = [
 		...content.facts,
 		...(content.checks.length > 0 ? [{ label: 'look at', value: content.checks.join(', ') }] : []),
+		...(taken ? [{ label: 'taken', value: taken }] : []),
 		...(notes ? [{ label: 'note', value: notes }] : [])
 	];
 	const cautions = content.cautions.map((text) => `<li>${plain(text)}</li>`).join('');

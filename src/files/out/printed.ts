@@ -54,6 +54,8 @@ export interface PrintedCard {
 	/** "14:30, stone steps" */
 	readonly when: string;
 	readonly notes: string;
+	/** What was really used; empty before it was taken. */
+	readonly taken: string;
 	/** Null for a shot that asks for nothing to be sharp. */
 	readonly content: CardContent | null;
 	readonly frame: FrameShapes | null;

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { JobFile } from '$core/format/job';
+import { takenWords } from '../../words/light';
 import { COLUMNS, harmless } from '../shotListCells';
 
 /**
@@ -9,13 +10,14 @@ import { COLUMNS, harmless } from '../shotListCells';
 
 /** The shot list of a job. */
 export function writeShotList({ shots }: JobFile): string {
-	const rows = shots.map(({ id, startsAt, minutes, place, status, shot }) => [
+	const rows = shots.map(({ id, startsAt, minutes, place, status, taken, shot }) => [
 		id,
 		startsAt.replace('T', ' '),
 		`${minutes}`,
 		shot.title,
 		place,
 		status,
+		taken ? takenWords(taken) : '',
 		shot.people.map(({ name }) => name).join('; '),
 		shot.notes
 	]);

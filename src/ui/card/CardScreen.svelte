@@ -6,6 +6,7 @@
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
 	import type { Place } from '../shared/places';
+	import TakenLine from '../shared/TakenLine.svelte';
 	import { CardView } from './card.svelte';
 	import CardFace from './CardFace.svelte';
 	import NowScreen from './NowScreen.svelte';
@@ -103,7 +104,7 @@
 				{/if}
 				<button class="knob" type="button" onclick={() => (isNow = true)}>Now</button>
 			</div>
-			{#if slot?.taken?.note}<p>“<bdi>{slot.taken.note}</bdi>”</p>{/if}
+			{#if slot?.status === 'taken' && slot.taken}<TakenLine taken={slot.taken} />{/if}
 			<Steppers {card} />
 			<p class="awake">
 				{isAwake

@@ -1,8 +1,12 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
+
 	/** One thing that may turn out different, with minus and plus under the thumb. */
 	interface Props {
 		label: string;
-		value: string;
+		/** As it stands; instead of it `children` let it be typed. */
+		value?: string;
+		children?: Snippet;
 		/** As planned, where it is another; empty where it is the same. */
 		planned?: string;
 		onless: (() => void) | null;
@@ -13,7 +17,8 @@
 
 	let {
 		label,
-		value,
+		value = '',
+		children,
 		planned = '',
 		onless,
 		onmore,
@@ -32,7 +37,9 @@
 	>
 	<span class="now">
 		<span class="label">{label}</span>
-		<strong aria-live="polite">{value}</strong>
+		{#if children}<span class="typed-here">{@render children()}</span>{:else}<strong
+				aria-live="polite">{value}</strong
+			>{/if}
 		{#if planned}<span class="planned">planned {planned}</span>{/if}
 	</span>
 	<button
@@ -75,6 +82,10 @@
 		font-size: 0.8125rem;
 	}
 	strong {
+		font-size: 1.15rem;
+	}
+	.typed-here {
+		width: 7.5rem;
 		font-size: 1.15rem;
 	}
 </style>

@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { focalsOf } from '$core/optics/zoom';
-	import { asItIs, mostRows } from '$core/advice/turnedOut';
+	import { asItIs } from '$core/advice/turnedOut';
 	import { comfortIsoOf } from '$core/light/exposure';
 	import { nextShutter } from '$core/light/dials';
-	import { shutterWords, wordsOfEv } from '$words/light';
+	import { powerWords, shutterWords, wordsOfEv } from '$words/light';
+	import Length from '../shared/Length.svelte';
+	import NumberField from '../shared/NumberField.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { count, distance, smallLength, toUnits, fromUnits } from '$words/numbers';
@@ -24,15 +26,34 @@
 		...new Set([card.planned.lens.name, ...card.lenses.map(({ name }) => name)])
 	]);
 
+	/** What is found this near to a whole step counts as one. */
+	const NEARLY_A_STEP = 0.05;
 	/** The next step of a length in the units one reads, m. */
 	function stepped(metres: number, by: number, step: number): number {
 		const value = toUnits(metres, units);
-		const next = by > 0 ? Math.floor(value / step + 1e-6) + 1 : Math.ceil(value / step - 1e-6) - 1;
+		const steps = value / step;
+		const next =
+			by > 0 ? Math.floor(steps + NEARLY_A_STEP) + 1 : Math.ceil(steps - NEARLY_A_STEP) - 1;
 		return fromUnits(next * step, units);
 	}
-	const distanceStep = $derived(units === 'm' ? (now.distanceM < 3 ? 0.1 : 0.5) : 1);
+	const nearStep = $derived(units === 'm' ? 0.1 : 0.25);
 	const depthStep = $derived(units === 'm' ? 0.1 : 0.5);
-	const nearest = $derived(lens.closestFocusM + 0.1);
+	/** Where the lens is set to: from the sensor mark; over the ground while nothing is focused on. */
+	const fromM = $derived(card.solution?.plan.focus?.fromSensorM ?? now.distanceM);
+	const plannedFromM = $derived(card.plannedPlan?.focus?.fromSensorM ?? planned.distanceM);
+	const nearest = $derived(lens.closestFocusM + 0.05);
+	const FARTHEST_M = 200;
+	const newGesture = () => crypto.randomUUID();
+
+	const MOST_ROWS = 12;
+	const MOST_PEOPLE = 60;
+	/** As many people come or go as stand in a row. */
+	function changeRows(by: 1 | -1) {
+		const people = now.people + by * Math.max(1, Math.round(now.people / now.rows));
+		card.differ({ rows: now.rows + by, people, depthM: undefined });
+	}
+	const changePeople = (people: number, gesture?: string) =>
+		card.differ({ people: Math.round(people), rows: Math.min(now.rows, people) }, gesture);
 
 	function chooseLens(name: string) {
 		const found = [card.planned.lens, ...card.lenses].find((one) => one.name === name);
@@ -43,7 +64,12 @@
 	}
 	const other = (text: string, was: string) => (text === was ? '' : was);
 	const ev = (ev100: number | null) => (ev100 === null ? '' : `EV ${Number(ev100.toFixed(1))}`);
-	const isFlash = $derived(card.planned.light?.mode === 'flash');
+	const flash = $derived(card.shot.light?.mode === 'flash' ? card.shot.light : null);
+	const plannedFlashM = $derived(
+		card.planned.light?.mode === 'flash' ? card.planned.light.distanceM : 0
+	);
+	const power = $derived(card.solution?.plan.exposure?.flashPower ?? null);
+	const iso = $derived(card.solution?.plan.exposure?.iso ?? 100);
 	const body = $derived(card.shot.body);
 	const comfortIso = $derived(comfortIsoOf(body));
 	const shutterS = $derived(card.solution?.plan.exposure?.shutterS ?? null);
@@ -59,18 +85,26 @@
 <section aria-label="It turned out different">
 	<h2>It turned out different</h2>
 	<StepRow
-		label="distance"
-		value={distance(now.distanceM, units)}
-		planned={other(distance(now.distanceM, units), distance(planned.distanceM, units))}
+		label="from the sensor mark"
+		planned={other(distance(fromM, units), distance(plannedFromM, units))}
 		less="nearer"
 		more="farther"
-		onless={now.distanceM - fromUnits(distanceStep, units) > nearest
-			? () => card.differ({ distanceM: stepped(now.distanceM, -1, distanceStep) })
+		onless={fromM - fromUnits(nearStep, units) > nearest
+			? () => card.focusFrom(stepped(fromM, -1, nearStep))
 			: null}
-		onmore={now.distanceM < 200
-			? () => card.differ({ distanceM: stepped(now.distanceM, 1, distanceStep) })
-			: null}
-	/>
+		onmore={fromM < FARTHEST_M ? () => card.focusFrom(stepped(fromM, 1, nearStep)) : null}
+	>
+		<Length
+			label="distance from the sensor mark"
+			quiet
+			value={fromM}
+			low={nearest}
+			high={FARTHEST_M}
+			digits={2}
+			onchange={(metres, gesture) => card.focusFrom(metres, gesture)}
+			{newGesture}
+		/>
+	</StepRow>
 	{#if planned.rows > 1 || now.rows > 1}
 		<StepRow
 			label="front to back"
@@ -86,16 +120,35 @@
 				: null}
 		/>
 	{/if}
-	{#if mostRows(card.planned) > 1}
+	{#if now.people > 0}
+		<StepRow
+			label={now.people === 1 ? 'person' : 'people'}
+			planned={other(count(now.people), count(planned.people))}
+			less="fewer"
+			more="more"
+			onless={now.people > 1 ? () => changePeople(now.people - 1) : null}
+			onmore={now.people < MOST_PEOPLE ? () => changePeople(now.people + 1) : null}
+		>
+			<NumberField
+				label="how many people"
+				quiet
+				value={now.people}
+				low={1}
+				high={MOST_PEOPLE}
+				digits={0}
+				onchange={changePeople}
+				{newGesture}
+			/>
+		</StepRow>
 		<StepRow
 			label="rows"
 			value={count(now.rows)}
 			planned={other(count(now.rows), count(planned.rows))}
 			less="fewer"
 			more="more"
-			onless={now.rows > 1 ? () => card.differ({ rows: now.rows - 1, depthM: undefined }) : null}
-			onmore={now.rows < Math.min(12, mostRows(card.planned))
-				? () => card.differ({ rows: now.rows + 1, depthM: undefined })
+			onless={now.rows > 1 ? () => changeRows(-1) : null}
+			onmore={now.rows < Math.min(MOST_ROWS, now.people) && now.people < MOST_PEOPLE
+				? () => changeRows(1)
 				: null}
 		/>
 	{/if}
@@ -110,7 +163,32 @@
 			onmore={longer === undefined ? null : () => card.differ({ focalMm: longer })}
 		/>
 	{/if}
-	{#if !isFlash}
+	{#if flash}
+		<StepRow
+			label="flash to them"
+			value={distance(flash.distanceM, units)}
+			planned={other(distance(flash.distanceM, units), distance(plannedFlashM, units))}
+			less="nearer"
+			more="farther"
+			onless={flash.distanceM - fromUnits(nearStep, units) > 0.1
+				? () => card.differ({ flashDistanceM: stepped(flash.distanceM, -1, nearStep) })
+				: null}
+			onmore={flash.distanceM < 50
+				? () => card.differ({ flashDistanceM: stepped(flash.distanceM, 1, nearStep) })
+				: null}
+		/>
+		{#if power !== null}
+			<StepRow
+				label="flash power, by the ISO"
+				value="{powerWords(power)}, ISO {iso}"
+				planned={other(powerWords(power), powerWords(card.plannedExposure?.flashPower ?? power))}
+				less="less"
+				more="more"
+				onless={iso * 2 <= body.iso[1] ? () => card.differ({ iso: iso * 2 }) : null}
+				onmore={iso / 2 >= body.iso[0] ? () => card.differ({ iso: iso / 2 }) : null}
+			/>
+		{/if}
+	{:else}
 		<StepRow
 			label="light"
 			value={now.ev100 === null ? 'not known' : `${wordsOfEv(now.ev100)}, ${ev(now.ev100)}`}
@@ -125,7 +203,7 @@
 				: null}
 		/>
 	{/if}
-	{#if shutterS !== null && !isFlash}
+	{#if shutterS !== null && !flash}
 		<StepRow
 			label="shutter"
 			value={shutterWords(shutterS)}

@@ -5,6 +5,7 @@
 	import { untrack } from 'svelte';
 	import { JOB_LIMITS, type Taken } from '$core/format/job';
 	import { engravedIso, engravedShutter } from '$core/light/dials';
+	import { stepBy } from '../keeping/dayActions';
 	import type { CardView } from './card.svelte';
 
 	/** The shot is taken: with which settings, and what is worth remembering. */
@@ -38,6 +39,7 @@
 		};
 		card.mark('taken', taken);
 		open = false;
+		void stepBy(card.session, 1);
 	}
 	const newGesture = () => '';
 </script>

@@ -8,6 +8,7 @@ import type { Kit } from '../kit/kit.svelte';
 import { oddsPort } from '../../workers/ports';
 import { oddsAt, ODDS_REST_MS } from '../plan/plan.svelte';
 import { Asking } from '../shared/asking.svelte';
+import { NOTHING_DIFFERENT } from '../keeping/cardSteps.svelte';
 import type { Session } from '../keeping/session.svelte';
 import { settings } from '../shared/settings.svelte';
 import { cardOf } from '$words/card';
@@ -16,11 +17,6 @@ import { cardOf } from '$words/card';
 export class CardView {
 	readonly session: Session;
 	readonly kit: Kit;
-	/** Kept apart from the shot until accepted, for the shot it was said of. */
-	#different = $state.raw<{ readonly shotId: string | null; readonly as: Difference }>({
-		shotId: null,
-		as: {}
-	});
 
 	constructor(session: Session, kit: Kit) {
 		this.session = session;
@@ -33,9 +29,10 @@ export class CardView {
 		return shot;
 	}
 
-	readonly difference = $derived.by((): Difference =>
-		this.#different.shotId === this.session.shotId ? this.#different.as : {}
-	);
+	readonly difference = $derived.by((): Difference => {
+		const { shotId, as } = this.session.card.different;
+		return shotId === this.session.shotId ? as : {};
+	});
 	readonly isDifferent = $derived.by(() => Object.keys(this.difference).length > 0);
 	/** The shot as it turned out. */
 	readonly shot = $derived.by(() =>
@@ -43,10 +40,13 @@ export class CardView {
 	);
 	readonly now = $derived.by(() => asItIs(this.shot));
 	readonly solution = $derived.by(() => this.#solve(this.shot));
-	/** Shutter and ISO as planned, beside what it turned out. */
-	readonly plannedExposure = $derived.by(
-		() => (this.isDifferent ? this.#solve(this.planned) : this.solution)?.plan.exposure ?? null
+	/** The plan as it stands, beside what it turned out. */
+	readonly plannedPlan = $derived.by(
+		() => (this.isDifferent ? this.#solve(this.planned) : this.solution)?.plan ?? null
 	);
+	get plannedExposure() {
+		return this.plannedPlan?.exposure ?? null;
+	}
 
 	readonly oddsQuestion = $derived.by(() => ({
 		shot: this.shot,
@@ -74,30 +74,80 @@ export class CardView {
 	}
 
 	/** Says what turned out different; undefined takes it back. */
-	differ(change: { readonly [K in keyof Difference]?: Difference[K] | undefined }): void {
+	differ(
+		change: { readonly [K in keyof Difference]?: Difference[K] | undefined },
+		gesture: string = crypto.randomUUID()
+	): void {
 		const next = Object.entries({ ...this.difference, ...change }).filter(
 			([, value]) => value !== undefined
 		);
-		this.#different = { shotId: this.session.shotId, as: Object.fromEntries(next) };
+		const { card, shotId } = this.session;
+		card.differ({ shotId, as: Object.fromEntries(next) }, 'it turned out different', gesture);
+	}
+
+	/** The camera goes where the distance to what is focused on is as said, from the sensor mark, m. */
+	focusFrom(wantedM: number, gesture?: string): void {
+		let { distanceM } = this.now;
+		// who is focused on may change with the distance: a few steps come near enough
+		for (let round = 0; round < FOCUS_ROUNDS; round++) {
+			const shot = turnedOut(this.planned, { ...this.difference, distanceM });
+			const fromM = this.#solve(shot)?.plan.focus?.fromSensorM;
+			if (fromM === undefined || Math.abs(wantedM - fromM) < WITHIN_M) break;
+			distanceM = Math.max(LEAST_M, distanceM + wantedM - fromM);
+		}
+		this.differ({ distanceM }, gesture);
 	}
 
 	backToPlan(): void {
-		this.#different = { shotId: null, as: {} };
+		this.session.card.differ(NOTHING_DIFFERENT, 'back to the plan', crypto.randomUUID());
 	}
 
 	/** Makes the shot what it turned out to be; undo takes it back. */
 	accept(): void {
-		const { shot } = this;
-		this.backToPlan();
-		this.session.change(shot);
+		const { shot, session } = this;
+		const { card } = session;
+		const said = card.different;
+		const make = () => {
+			card.different = NOTHING_DIFFERENT;
+			session.change(shot);
+		};
+		make();
+		card.did({
+			words: 'making it the plan',
+			gesture: crypto.randomUUID(),
+			back: () => {
+				// changed elsewhere since then: that stands
+				if (session.shot !== shot) return;
+				session.undo();
+				card.different = said;
+			},
+			again: make
+		});
 	}
 
 	/** Marks the shot; with it what was really used. */
 	mark(status: Status, taken?: Taken): void {
-		const { shotId, slot, day } = this.session;
+		const { session } = this;
+		const { shotId, slot, day } = session;
 		if (!shotId || !slot) return;
 		const words = `marking “${this.planned.title}” as ${status}`;
+		const gesture = crypto.randomUUID();
 		const change = { status, ...(taken ? { taken } : {}) };
-		day.change(words, slot.jobId, { slots: [{ shotId, change }] });
+		day.change(words, slot.jobId, { slots: [{ shotId, change }] }, gesture);
+		const at = (step: () => void) => () => {
+			step();
+			void session.open(shotId);
+		};
+		session.card.did({
+			words,
+			gesture,
+			back: at(() => day.undo(gesture)),
+			again: at(() => day.redo(gesture))
+		});
 	}
 }
+
+/** Distances are found as closely as this, m. */
+const WITHIN_M = 0.002;
+const FOCUS_ROUNDS = 6;
+const LEAST_M = 0.1;

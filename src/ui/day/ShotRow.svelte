@@ -6,6 +6,7 @@
 	import Pick from '../shared/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { holdState } from '$core/study/take';
+	import TakenLine from '../shared/TakenLine.svelte';
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';
 	import { clock, durationWords, STATUS_WORDS, verdictWords } from '$words/day';
@@ -79,7 +80,7 @@
 				Nobody is there yet.
 			{/if}
 		</p>
-		{#if slot.taken?.note}<p class="note">“<bdi>{slot.taken.note}</bdi>”</p>{/if}
+		{#if slot.status === 'taken' && slot.taken}<TakenLine taken={slot.taken} />{/if}
 	</div>
 	<!-- a long day opens at once: what is far away gets its controls when it comes near -->
 	{#if isNear}
@@ -155,10 +156,6 @@
 		-webkit-line-clamp: 2;
 		line-clamp: 2;
 		overflow: hidden;
-	}
-	.note {
-		color: var(--ink-2);
-		font-style: italic;
 	}
 	.drawing {
 		min-height: 3.75rem;

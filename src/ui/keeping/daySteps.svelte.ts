@@ -2,12 +2,13 @@ import type { Shot } from '$core/format/shot';
 import type { ShotRecord } from '$data/database';
 import { followed, sameKeys, takenBack, type DayChange, type DayStep } from './dayChange';
 import type { Library } from './library.svelte';
+import type { Undoing } from './undoing';
 
 /** Steps of days that can be undone. */
 const MOST_STEPS = 200;
 
 /** Changes of a day, and taking them back. Undo takes back what this window did, never what another did. */
-export class DaySteps {
+export class DaySteps implements Undoing {
 	#done = $state.raw<readonly DayStep[]>([]);
 	#undone = $state.raw<readonly DayStep[]>([]);
 	readonly #library: Library;
@@ -58,19 +59,27 @@ export class DaySteps {
 		this.#undone = [];
 	}
 
-	undo(): void {
-		const step = this.#done.at(-1);
+	get canUndo(): boolean {
+		return this.#done.length > 0;
+	}
+	get canRedo(): boolean {
+		return this.#undone.length > 0;
+	}
+
+	/** Takes back the last step, or the one of a gesture, if it stands. */
+	undo(gesture = this.#done.at(-1)?.gesture): void {
+		const step = this.#done.find((one) => one.gesture === gesture);
 		if (!step) return;
 		this.#goBack(step.jobId, step.after, step.before);
-		this.#done = this.#done.slice(0, -1);
+		this.#done = this.#done.filter((one) => one !== step);
 		this.#undone = [...this.#undone, step];
 	}
 
-	redo(): void {
-		const step = this.#undone.at(-1);
+	redo(gesture = this.#undone.at(-1)?.gesture): void {
+		const step = this.#undone.findLast((one) => one.gesture === gesture);
 		if (!step) return;
 		this.#goBack(step.jobId, step.before, step.after);
-		this.#undone = this.#undone.slice(0, -1);
+		this.#undone = this.#undone.filter((one) => one !== step);
 		this.#done = [...this.#done, step];
 	}
 

@@ -4,13 +4,15 @@ import type { Job, ShotRecord, Slot } from '$data/database';
 import type { Contents } from '$data/contents';
 import { Store, type Conflict, type ErasedCounts } from '$data/store';
 import { troubleOf, type Trouble } from '$data/trouble';
+import { CardSteps } from './cardSteps.svelte';
 import { DaySteps } from './daySteps.svelte';
 import { Histories } from './histories.svelte';
 import { Library } from './library.svelte';
 import { Outbox } from './outbox.svelte';
+import type { Undoing } from './undoing';
 
 /** The open shot: a cursor over the library, which holds everything. */
-export class Session {
+export class Session implements Undoing {
 	/** False until the store has been read, or has refused. */
 	isReady = $state(false);
 	/** What was done that is told once, wherever one is now. */
@@ -18,6 +20,10 @@ export class Session {
 	readonly outbox = new Outbox();
 	readonly library: Library;
 	readonly day: DaySteps;
+	readonly card = new CardSteps();
+	/** A step of a shot has no words of its own. */
+	readonly undoWords = null;
+	readonly redoWords = null;
 	readonly #histories: Histories;
 	/** The store could not even be opened. */
 	#refused = $state<Trouble | null>(null);

@@ -11,7 +11,7 @@ import { advicePort, oddsPort, type OddsTable } from '../../workers/ports';
 import type { Kit } from '../kit/kit.svelte';
 import { Asking } from '../shared/asking.svelte';
 import { drawableOf, type Drawable } from './pictures';
-import type { Guest } from '$core/format/job';
+import type { Guest, Taken } from '$core/format/job';
 import type { Session } from '../keeping/session.svelte';
 import { settings } from '../shared/settings.svelte';
 
@@ -96,6 +96,11 @@ export class PlanView {
 	/** The shot before its last change; null when there was none. */
 	get before(): Shot | null {
 		return this.#session.before;
+	}
+	/** What was used when the shot was taken; null before, and when nothing was noted. */
+	get taken(): Taken | null {
+		const { slot } = this.#session;
+		return (slot?.status === 'taken' && slot.taken) || null;
 	}
 	/** The people of the day. */
 	get guests(): readonly Guest[] {

@@ -2,6 +2,7 @@
 	import type { Session } from '../keeping/session.svelte';
 	import type { Place } from './places';
 	import { indexOfOpen, stepBy } from '../keeping/dayActions';
+	import { undoingAt } from '../keeping/undoing';
 	import DeviceButtons from './DeviceButtons.svelte';
 	import Places from './Places.svelte';
 	import ShotMenu from './ShotMenu.svelte';
@@ -18,8 +19,8 @@
 
 	let { session, place, isOffline, ongo, onfiles, onhelp }: Props = $props();
 
-	const { day } = $derived(session);
 	const isDay = $derived(place === 'day');
+	const steps = $derived(undoingAt(place, session));
 	const shots = $derived(session.jobShots);
 	const index = $derived(indexOfOpen(session));
 </script>
@@ -55,17 +56,17 @@
 			class="knob bare"
 			type="button"
 			aria-label="Undo"
-			title={isDay ? (day.undoWords ?? undefined) : undefined}
-			disabled={isDay ? day.undoWords === null : !session.canUndo}
-			onclick={() => (isDay ? day.undo() : session.undo())}>↶</button
+			title={steps.undoWords ?? undefined}
+			disabled={!steps.canUndo}
+			onclick={() => steps.undo()}>↶</button
 		>
 		<button
 			class="knob bare"
 			type="button"
 			aria-label="Redo"
-			title={isDay ? (day.redoWords ?? undefined) : undefined}
-			disabled={isDay ? day.redoWords === null : !session.canRedo}
-			onclick={() => (isDay ? day.redo() : session.redo())}>↷</button
+			title={steps.redoWords ?? undefined}
+			disabled={!steps.canRedo}
+			onclick={() => steps.redo()}>↷</button
 		>
 	{/if}
 	<span class="device" class:in-menu={session.shot && !isDay}><DeviceButtons {onhelp} /></span>

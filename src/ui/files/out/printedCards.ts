@@ -9,6 +9,7 @@ import { solutionOf, solve, type Solution } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
 import type { Outlook, PrintedCard } from '$files/out/printed';
 import { cardOf } from '$words/card';
+import { takenWords } from '$words/light';
 import { frameShapes } from '../../card/frameShapes';
 import { clock } from '$words/day';
 import { distance, fromUnits, fStop, smallLength, toUnits, type Units } from '$words/numbers';
@@ -23,7 +24,7 @@ const DEPTHS = [0.5, 1, 1.5, 2] as const;
 
 /** The card of one shot; takes as long as twenty plans. */
 export function printedCard(
-	{ startsAt, place, shot }: DayShot,
+	{ startsAt, place, taken, shot }: DayShot,
 	spreads: Spreads,
 	units: Units
 ): PrintedCard {
@@ -32,6 +33,7 @@ export function printedCard(
 		title: shot.title,
 		when: [clock(startsAt), place].filter(Boolean).join(', '),
 		notes: shot.notes,
+		taken: taken ? takenWords(taken) : '',
 		content: solution && withoutOdds(solution, units),
 		frame: solution && frameShapes(drawableOf(solution)),
 		ladder: solution ? ladderInShort(solution) : [],

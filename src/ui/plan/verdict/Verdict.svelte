@@ -3,6 +3,7 @@
 	import { ASKS_FOR_NOTHING } from '$words/reasons';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
+	import TakenLine from '../../shared/TakenLine.svelte';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { oddsAt, type PlanView } from '../plan.svelte';
 	import { holdState } from '$core/study/take';
@@ -60,6 +61,7 @@
 		{#if costs.length > 0}
 			<p class="costs"><Named text={costs.join(' ')} shot={plan.shot} /></p>
 		{/if}
+		{#if plan.taken}<TakenLine taken={plan.taken} />{/if}
 	{:else if verdict}
 		<h1><Named text={verdict.sentences[0] ?? ''} shot={plan.shot} /></h1>
 		<p><Named text={verdict.sentences.slice(1).join(' ')} shot={plan.shot} /></p>
