@@ -54,6 +54,28 @@ test('a shot is moved by keys, by the menu, and by dragging; undo brings it back
 	await expect.poll(() => app.titles()).toEqual(swapped);
 });
 
+test('a locked time stays, a drop above the first counts, and says before what it moves', async ({
+	app,
+	page
+}) => {
+	await menuOf(app, SECOND, 'Lock the time');
+	await expect(app.shotRow(SECOND)).toContainText('locked');
+	await expect(page.getByRole('button', { name: `Move ${SECOND}` })).toHaveCount(0);
+	const third = await app.middleOf(page.getByRole('button', { name: 'Move Rings, walking in' }));
+	const first = await app.middleOf(page.getByRole('button', { name: `Move ${FIRST}` }));
+	await page.mouse.move(third.x, third.y);
+	await page.mouse.down();
+	await page.mouse.move(third.x, third.y - 10, { steps: 3 });
+	await page.mouse.move(first.x, first.y - 60, { steps: 12 });
+	await expect(page.getByText('Here it starts at 13:25; one other shot moves.')).toBeVisible();
+	await page.mouse.up();
+	await expect
+		.poll(async () => (await app.titles()).slice(0, 3))
+		.toEqual(['Rings, walking in', FIRST, SECOND]);
+	await expect(app.shotRow(SECOND)).toContainText('14:00');
+	await expect(app.shotRow(FIRST)).toContainText('13:40');
+});
+
 test('a shot is duplicated, taken out and brought back; status is kept', async ({ app, page }) => {
 	await menuOf(app, FIRST, 'Duplicate');
 	await expect(app.shots).toHaveCount(11);

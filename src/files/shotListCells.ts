@@ -18,8 +18,8 @@ export const COLUMNS = [
 	'title',
 	'place',
 	'status',
-	'taken',
 	'people',
-	'notes'
+	'notes',
+	'taken'
 ] as const;
 export type Column = (typeof COLUMNS)[number];

@@ -52,6 +52,20 @@ describe('another order', () => {
 		expect(told(moved(day, 3, 2))).toEqual(['a 10:00', 'b 10:45', 'd 11:00', 'c 11:55']);
 	});
 
+	it('leaves what is locked where it is, and lets nothing run into it', () => {
+		const ceremony = { ...span('11:00', 10, 'C'), isLocked: true };
+		const locked = [day[0], day[1], ceremony, day[3]].flatMap((one) => one ?? []);
+		// past it, and before it: the pauses shrink
+		expect(told(moved(locked, 0, 3))).toEqual(['b 10:00', 'C 11:00', 'd 12:00', 'a 12:05']);
+		expect(told(moved(locked, 3, 0))).toEqual(['d 10:00', 'a 10:15', 'b 10:45', 'C 11:00']);
+		expect(told(moved(locked, 2, 0))).toEqual(told(locked));
+	});
+
+	it('before a locked one that is first there is room earlier', () => {
+		const locked = [{ ...span('11:00', 30, 'C'), isLocked: true }, span('12:00', 20, 'x')];
+		expect(told(moved(locked, 1, 0))).toEqual(['x 10:40', 'C 11:00']);
+	});
+
 	it('beyond the ends is at the ends', () => {
 		expect(told(moved(day, 2, -4))[0]).toBe('c 10:00');
 		expect(told(moved(day, 1, 1))).toEqual(told(day));

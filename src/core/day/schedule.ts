@@ -7,6 +7,8 @@
 export interface Span {
 	readonly startsAt: string;
 	readonly minutes: number;
+	/** Its start stays whatever else moves. */
+	readonly isLocked?: boolean | undefined;
 }
 
 const MINUTE_MS = 60_000;
@@ -38,26 +40,55 @@ export function pausesIn(spans: readonly Span[]): number[] {
 }
 
 /**
- * Puts one span at another place in the order. What lies between moves up or down: the run keeps its
- * start and its pauses, so everything before and after it stays where it is.
+ * Puts one span at another place in the order. What lies between moves up or down, but for what is
+ * locked: the run keeps its start and its pauses, so everything before and after it stays where it is.
+ * Before a locked span pauses shrink rather than that something runs into it.
  *
  * @param spans in order of time
- * @returns the spans in their new order, each with its new start
+ * @returns the spans in their new order, each with its new start; as they were for a locked one
  */
 export function moved<T extends Span>(spans: readonly T[], from: number, to: number): T[] {
 	const one = spans[from];
 	const target = Math.min(spans.length - 1, Math.max(0, to));
-	if (!one || target === from) return [...spans];
+	if (!one || one.isLocked || target === from) return [...spans];
 	const order = spans.toSpliced(from, 1).toSpliced(target, 0, one);
 	const first = Math.min(from, target);
 	const last = Math.max(from, target);
 	let minute = minuteOf((spans[first] as T).startsAt);
+	let end = -Infinity;
 	return order.map((span, i) => {
 		if (i < first || i > last) return span;
-		const placed = { ...span, startsAt: timeAt(minute) };
-		const [was, next] = [spans[i], spans[i + 1]];
-		const pause = was && next ? minuteOf(next.startsAt) - endOf(was) : 0;
-		minute += span.minutes + pause;
+		if (span.isLocked) {
+			end = endOf(span);
+			minute = afterLock(spans, span, one);
+			return span;
+		}
+		// a pause before a locked one shrinks
+		const startsAt = timeAt(Math.min(minute, Math.max(end, latestOf(order, i))));
+		const placed = { ...span, startsAt };
+		end = endOf(placed);
+		minute = end + pauseAfter(spans, i);
 		return placed;
 	});
+}
+
+/** The pause after a place in the order, minutes; none beside what is locked. */
+function pauseAfter(spans: readonly Span[], i: number): number {
+	const [was, next] = [spans[i], spans[i + 1]];
+	const isFree = was && next && !was.isLocked && !next.isLocked;
+	return isFree ? minuteOf(next.startsAt) - endOf(was) : 0;
+}
+
+/** When the run after a locked span begins: as it did, or at its end. */
+function afterLock(spans: readonly Span[], lock: Span, moving: Span): number {
+	const next = spans[spans.indexOf(lock) + 1];
+	return next && next !== moving ? minuteOf(next.startsAt) : endOf(lock);
+}
+
+/** The latest minute at which a span may start so that all up to the next locked one end before it. */
+function latestOf(order: readonly Span[], from: number): number {
+	const lock = order.findIndex(({ isLocked }, i) => i > from && isLocked);
+	if (lock < 0) return Infinity;
+	const minutes = order.slice(from, lock).reduce((sum, one) => sum + one.minutes, 0);
+	return minuteOf((order[lock] as Span).startsAt) - minutes;
 }

@@ -67,6 +67,8 @@ export const SLOT_SHAPE = {
 	startsAt: localTime('the start'),
 	minutes: whole('the minutes', 0, 1440, 'min'),
 	status: oneOf('the status', STATUSES),
+	/** The start stays when other shots move: the ceremony begins when it begins. */
+	isLocked: z.boolean({ error: 'whether the time is locked must be yes or no' }).optional(),
 	/** Where on the premises: "stone steps". */
 	place: text('the place', 0, JOB_LIMITS.place).default(''),
 	taken: TakenSchema.optional()

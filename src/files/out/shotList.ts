@@ -17,9 +17,9 @@ export function writeShotList({ shots }: JobFile): string {
 		shot.title,
 		place,
 		status,
-		taken ? takenWords(taken) : '',
 		shot.people.map(({ name }) => name).join('; '),
-		shot.notes
+		shot.notes,
+		taken ? takenWords(taken) : ''
 	]);
 	const cells = [[...COLUMNS], ...rows].map((row) => row.map(harmless));
 	return '\uFEFF' + Papa.unparse(cells, { newline: '\r\n' }) + '\r\n';

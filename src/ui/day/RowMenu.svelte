@@ -15,6 +15,7 @@
 	let { day, record, isFirst, isLast }: Props = $props();
 	let isOpen = $state(false);
 
+	const isLocked = $derived(record.slot.isLocked ?? false);
 	const place = $derived(day.shots.findIndex(({ id }) => id === record.id));
 	const others = $derived(day.session.library.jobs.filter(({ id }) => id !== day.job.id));
 	function then(action: () => unknown) {
@@ -25,13 +26,23 @@
 
 <Menu text="⋯" label="more for {record.shot.title}" bind:isOpen>
 	<DropdownItem onclick={() => then(() => (day.editingId = record.id))}
-		>Time and place…</DropdownItem
+		>Name, time and place…</DropdownItem
 	>
 	<DropdownItem onclick={() => then(() => day.duplicate(record))}>Duplicate</DropdownItem>
-	{#if !isFirst}
+	<DropdownItem
+		onclick={() =>
+			then(() =>
+				day.changeSlot(
+					record,
+					{ isLocked: !isLocked },
+					`${isLocked ? 'unlocking' : 'locking'} the time of “${record.shot.title}”`
+				)
+			)}>{isLocked ? 'Unlock' : 'Lock'} the time</DropdownItem
+	>
+	{#if !isFirst && !isLocked}
 		<DropdownItem onclick={() => then(() => day.move(record, place - 1))}>Earlier</DropdownItem>
 	{/if}
-	{#if !isLast}
+	{#if !isLast && !isLocked}
 		<DropdownItem onclick={() => then(() => day.move(record, place + 1))}>Later</DropdownItem>
 	{/if}
 	{#each others as job (job.id)}

@@ -4,7 +4,8 @@
 	import { pausesIn } from '$core/day/schedule';
 	import type { ShotRecord } from '$data/database';
 	import type { DayView } from './day.svelte';
-	import { pauseWords } from '$words/day';
+	import { clock, pauseWords } from '$words/day';
+	import { count } from '$words/numbers';
 	import ShotRow from './ShotRow.svelte';
 
 	/** The shots in order of time; dragged by a handle, or moved by keys on it, they change places. */
@@ -26,7 +27,25 @@
 		const record = day.shots.find(({ id }) => id === info.id);
 		const to = order.findIndex(({ id }) => id === info.id);
 		dragged = null;
+		draggedId = null;
 		if (record) day.move(record, to);
+	}
+	/** What would start when, if what is dragged were dropped where it is. */
+	let draggedId = $state<string | null>(null);
+	const wouldStart = $derived.by(() => {
+		const to = dragged?.findIndex(({ id }) => id === draggedId) ?? -1;
+		return draggedId !== null && to >= 0 ? day.startsIfMoved(draggedId, to) : null;
+	});
+	const moveWords = $derived.by(() => {
+		const start = draggedId === null ? undefined : wouldStart?.get(draggedId);
+		if (!wouldStart || !start) return '';
+		const others = wouldStart.size - 1;
+		const rest = others === 1 ? 'one other shot moves' : `${count(others)} other shots move`;
+		return `Here it starts at ${clock(start)}; ${rest}.`;
+	});
+	function consider({ detail }: CustomEvent<Dragging>) {
+		dragged = detail.items;
+		draggedId = detail.info.id;
 	}
 	function nudge(event: KeyboardEvent, record: ShotRecord, place: number) {
 		const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
@@ -50,14 +69,18 @@
 		zoneItemTabIndex: -1,
 		autoAriaDisabled: true
 	}}
-	onconsider={({ detail }: CustomEvent<Dragging>) => (dragged = detail.items)}
+	onconsider={consider}
 	onfinalize={finish}
 >
 	{#each items as record, i (record.id)}
 		{@const pause = isWhole && !dragged ? pauses[i] : undefined}
 		<li class:far={items.length > 30} data-shot={record.id}>
 			<div class="line">
-				{#if isWhole}
+				{#if isWhole && record.slot.isLocked}
+					<span class="locked" title="The time is locked" aria-hidden="true">
+						<svg viewBox="0 0 12 14"><path d="M3 6V4a3 3 0 0 1 6 0v2M1.5 6h9v7h-9z" /></svg>
+					</span>
+				{:else if isWhole}
 					<!-- the package takes no drag that begins on a button -->
 					<div
 						class="handle"
@@ -71,7 +94,13 @@
 						⠿
 					</div>
 				{/if}
-				<ShotRow {day} {record} isFirst={i === 0} isLast={i === items.length - 1} />
+				<ShotRow
+					{day}
+					{record}
+					isFirst={i === 0}
+					isLast={i === items.length - 1}
+					wouldStart={wouldStart?.get(record.id) ?? null}
+				/>
 			</div>
 			{#if pause !== undefined && pauseWords(pause)}
 				<p class="pause" class:overlap={pause < 0}>{pauseWords(pause)}</p>
@@ -80,12 +109,19 @@
 	{/each}
 </ol>
 
+<p class="moves" role="status">{moveWords}</p>
+
 <style>
+	/* a drop a little above the first or below the last counts */
 	.shots {
 		display: flex;
 		flex-direction: column;
+		padding-block: 5rem;
+		margin-block: -5rem;
+		pointer-events: none;
 	}
 	li {
+		pointer-events: auto;
 		border-bottom: 1px solid var(--rule);
 		position: relative;
 		background: var(--paper);
@@ -106,6 +142,29 @@
 		color: var(--ink-2);
 		cursor: grab;
 		touch-action: none;
+	}
+	.locked {
+		display: grid;
+		place-items: center;
+		width: 1.6rem;
+		color: var(--ink-2);
+	}
+	.locked svg {
+		width: 0.8rem;
+		fill: none;
+		stroke: currentColor;
+		stroke-width: 1.5;
+	}
+	.moves:not(:empty) {
+		position: fixed;
+		left: 50%;
+		bottom: calc(var(--places, 0rem) + 1rem);
+		translate: -50%;
+		z-index: 20;
+		background: var(--ink);
+		color: var(--sheet);
+		border-radius: 3px;
+		padding: 0.3rem 0.8rem;
 	}
 	.handle:hover {
 		color: var(--ink);
@@ -135,7 +194,8 @@
 		}
 	}
 	@media (pointer: coarse) {
-		.handle {
+		.handle,
+		.locked {
 			width: 2.2rem;
 		}
 	}

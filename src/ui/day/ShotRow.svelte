@@ -21,9 +21,11 @@
 		record: ShotRecord;
 		isFirst: boolean;
 		isLast: boolean;
+		/** When it would start if what is dragged were dropped here; null where that changes nothing. */
+		wouldStart: string | null;
 	}
 
-	let { day, record, isFirst, isLast }: Props = $props();
+	let { day, record, isFirst, isLast, wouldStart }: Props = $props();
 
 	const kit = useKit();
 	const shot = $derived(record.shot);
@@ -56,11 +58,18 @@
 	<button
 		class="time"
 		type="button"
-		aria-label="{clock(slot.startsAt)}, {durationWords(slot.minutes)}: change"
+		aria-label="{clock(slot.startsAt)}, {durationWords(slot.minutes)}{slot.isLocked
+			? ', locked'
+			: ''}: change"
 		onclick={() => (day.editingId = record.id)}
 	>
-		<strong>{clock(slot.startsAt)}</strong>
-		<span>{durationWords(slot.minutes)}</span>
+		{#if wouldStart}
+			<strong class="would">{clock(wouldStart)}</strong>
+			<span><s>{clock(slot.startsAt)}</s></span>
+		{:else}
+			<strong>{clock(slot.startsAt)}</strong>
+			<span>{durationWords(slot.minutes)}{slot.isLocked ? ', locked' : ''}</span>
+		{/if}
 	</button>
 	<div class="drawing">
 		{#if isNear}<SmallStage {shot} />{/if}
@@ -126,6 +135,9 @@
 	.time strong {
 		display: block;
 		font-size: 1.15rem;
+	}
+	.would {
+		color: var(--focus);
 	}
 	.time span,
 	.place {

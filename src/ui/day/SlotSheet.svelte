@@ -16,7 +16,7 @@
 </script>
 
 <Modal
-	title="Time and place"
+	title="Name, time and place"
 	size="xs"
 	bind:open={() => record !== undefined, (open) => !open && (day.editingId = null)}
 >
@@ -61,6 +61,15 @@
 					{newGesture}
 				/>
 			</div>
+			<label class="check">
+				<input
+					type="checkbox"
+					checked={slot.isLocked ?? false}
+					onchange={(event) =>
+						day.changeSlot(record, { isLocked: event.currentTarget.checked }, words)}
+				/>
+				this time is locked: it stays when other shots move
+			</label>
 			<label>
 				where
 				<input
@@ -96,5 +105,13 @@
 		gap: 0.1rem;
 		color: var(--ink-2);
 		font-size: 0.8125rem;
+	}
+	.check {
+		flex-direction: row;
+		align-items: center;
+		gap: 0.5rem;
+		min-height: 1.75rem;
+		color: var(--ink);
+		font-size: inherit;
 	}
 </style>

@@ -71,14 +71,26 @@ export class DayView {
 		this.session.day.change(words, this.job.id, { job: { date }, slots }, gesture);
 	}
 
-	/** Puts a shot at another place in the order; the times follow. */
-	move({ id, shot }: ShotRecord, to: number): void {
+	/** The day with a shot at another place in the order, in that order; the times follow. */
+	#withMoved(shotId: string, to: number) {
 		const spans = this.shots.map((one) => ({ ...one.slot, shotId: one.id }));
-		const order = moved(
-			spans,
-			spans.findIndex(({ shotId }) => shotId === id),
-			to
+		const from = spans.findIndex((one) => one.shotId === shotId);
+		return { spans, order: moved(spans, from, to) };
+	}
+
+	/** The starts that would change if a shot were put at another place, by shot. */
+	startsIfMoved(shotId: string, to: number): ReadonlyMap<string, string> {
+		const { spans, order } = this.#withMoved(shotId, to);
+		return new Map(
+			order.flatMap(({ shotId: id, startsAt }) =>
+				spans.find((one) => one.shotId === id)?.startsAt === startsAt ? [] : [[id, startsAt]]
+			)
 		);
+	}
+
+	/** Puts a shot at another place in the order; the times follow, but for what is locked. */
+	move({ id, shot }: ShotRecord, to: number): void {
+		const { spans, order } = this.#withMoved(id, to);
 		const slots = order.flatMap(({ shotId, startsAt }, position): SlotChange[] => {
 			const was = spans.find((one) => one.shotId === shotId);
 			return was?.startsAt === startsAt && was.position === position
