@@ -147,13 +147,23 @@ test('people are pasted once, placed in a shot from there, and renamed everywher
 	await expect(people.getByRole('button', { name: '2 of 31 in no shot yet' })).toBeVisible();
 	await people.getByRole('button', { name: 'Paste a list…' }).click();
 	const dialog = page.getByRole('dialog');
-	await dialog.getByRole('textbox').fill('Ximena, child, 1.1 m, flower girl\nلیلا, glasses\n');
-	await dialog.getByRole('button', { name: 'Add 2 people' }).click();
-	await people.getByRole('button', { name: '4 of 33 in no shot yet' }).click();
+	await dialog
+		.getByRole('textbox')
+		.fill(
+			'1. Ximena, child, 1.2 m, flower girl\n• لیلا, glasses\nAino\n21:15 Last dance: Ximena, Radu'
+		);
+	// what was understood is shown, and somebody who is there already is asked about
+	const understood = dialog.getByRole('list', { name: 'What was understood' });
+	await expect(understood).toContainText('child, 1.20 m tall, eyes at 1.12 m, flower girl');
+	await expect(understood).toContainText('21:15 Last dance');
+	await expect(dialog.getByLabel('Aino: what to do')).toHaveValue('leave');
+	await dialog.getByRole('button', { name: 'Take three lines' }).click();
+	await expect(page.getByRole('button', { name: 'Last dance', exact: true })).toBeVisible();
+	await expect(people.getByRole('button', { name: '3 of 33 in no shot yet' })).toBeVisible();
 
 	await people.getByRole('button', { name: /^Ximena/ }).click();
 	await people.getByRole('checkbox', { name: FIRST }).check();
-	await expect(people.getByRole('button', { name: /^Ximena.*in one shot/ })).toBeVisible();
+	await expect(people.getByRole('button', { name: /^Ximena.*in 2 shots/ })).toBeVisible();
 	await people.getByLabel('name', { exact: true }).fill('Jimena');
 	await people.getByLabel('name', { exact: true }).press('Enter');
 	await page.getByRole('button', { name: FIRST, exact: true }).click();

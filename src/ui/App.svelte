@@ -193,7 +193,13 @@
 		chooser?.click();
 	}}
 />
-<ImportSheet {session} {kit} file={openings.compared} onclose={() => (openings.compared = null)} />
+<ImportSheet
+	{session}
+	{kit}
+	file={openings.compared}
+	onclose={() => (openings.compared = null)}
+	ontaken={() => go('day')}
+/>
 
 <style>
 	.app {

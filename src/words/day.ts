@@ -1,7 +1,9 @@
-import type { Status } from '$core/format/job';
+import { statureOfEyesM } from '$core/day/heights';
+import type { Guest, Status } from '$core/format/job';
+import { isHuman } from '$core/tables/heads';
 import type { Solution } from '$core/study/plan';
 import { unseenSentences, verdictOf } from './verdict';
-import type { Units } from './numbers';
+import { distance, type Units } from './numbers';
 
 /** Times of a day as one says them. */
 
@@ -36,6 +38,18 @@ export const STATUS_WORDS: Readonly<Record<Status, string>> = {
 	taken: 'taken',
 	skipped: 'skipped'
 };
+
+/** What is said of somebody of the day: "child, 1.20 m tall (eyes at 1.12 m), glasses, flower girl". */
+export function guestWords(
+	{ build, eyeHeightM, glasses, note }: Omit<Guest, 'id' | 'name'>,
+	units: Units
+): string {
+	const eyes = `eyes at ${distance(eyeHeightM, units)}`;
+	const tall = isHuman(build) ? `${distance(statureOfEyesM(eyeHeightM), units)} tall, ` : '';
+	return [build === 'adult' ? '' : build, `${tall}${eyes}`, glasses ? 'glasses' : '', note]
+		.filter(Boolean)
+		.join(', ');
+}
 
 /** The verdict in short, as a line of text; whom the frame leaves out is told first of the rest. */
 export function verdictWords(solution: Solution, units: Units): string {

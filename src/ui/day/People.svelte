@@ -1,21 +1,15 @@
 <script lang="ts">
-	import { settings } from '../shared/settings.svelte';
-	import Button from 'flowbite-svelte/Button.svelte';
-	import Modal from 'flowbite-svelte/Modal.svelte';
-	import { guestsFromText } from '$core/day/guestList';
 	import { inNoShot, newGuest, standsIn, type NewGuest } from '$core/day/guests';
 	import { JOB_LIMITS, type Guest } from '$core/format/job';
 	import { LIMITS } from '$core/format/shot';
 	import type { DayView } from './day.svelte';
+	import PasteSheet from './PasteSheet.svelte';
 	import GuestCard from './GuestCard.svelte';
 
 	/** Who is there on the day: written once, placed in shots from here. */
 	let { day }: { day: DayView } = $props();
 
 	let typed = $state('');
-	const height = $derived(settings.units === 'm' ? '1.1 m' : '3 ft 7 in');
-	const example = $derived(`Noor\nTeo, child, ${height}\nHalina, glasses, sits on the left`);
-	let pasted = $state('');
 	let isPasting = $state(false);
 	let openId = $state<string | null>(null);
 	let onlyMissing = $state(false);
@@ -28,7 +22,6 @@
 		onlyMissing ? guests.filter((one) => missing.includes(one) || one.id === openId) : guests
 	);
 	const room = $derived(JOB_LIMITS.guests - guests.length);
-	const fromPasted = $derived(guestsFromText(pasted));
 
 	function add(newcomers: readonly NewGuest[]) {
 		const fresh = newcomers
@@ -43,11 +36,6 @@
 		const name = typed.trim();
 		if (name) add([newGuest(name)]);
 		typed = '';
-	}
-	function addPasted() {
-		add(fromPasted);
-		pasted = '';
-		isPasting = false;
 	}
 	const countOf = ({ name }: Guest) => shots.filter((shot) => standsIn(name, shot)).length;
 	const shotsWords = (n: number) =>
@@ -100,21 +88,7 @@
 	</ul>
 </section>
 
-<Modal title="Paste a list of people" size="sm" bind:open={isPasting}>
-	<div class="paste">
-		<label>
-			One person a line. After a comma: child, infant, dog or cat; glasses; the height of the eyes;
-			a note.
-			<textarea class="typed" rows="9" bind:value={pasted} placeholder={example}></textarea>
-		</label>
-		{#if fromPasted.length > room}
-			<p role="alert">There is room for {room} more people; the first {room} are taken.</p>
-		{/if}
-		<Button disabled={fromPasted.length === 0} onclick={addPasted}
-			>Add {fromPasted.length === 1 ? 'one person' : `${fromPasted.length} people`}</Button
-		>
-	</div>
-</Modal>
+<PasteSheet {day} bind:isOpen={isPasting} />
 
 <style>
 	.people {
@@ -163,13 +137,6 @@
 	}
 	.count.none {
 		color: var(--soft);
-	}
-	.paste,
-	.paste label {
-		display: flex;
-		flex-direction: column;
-		gap: 0.6rem;
-		color: var(--ink);
 	}
 	@media (pointer: coarse) {
 		.name {

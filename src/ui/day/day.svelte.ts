@@ -106,6 +106,13 @@ export class DayView {
 		await addShot(this.session, { ...shot, title }, { minutes, place });
 	}
 
+	/** Adds shots to the day as one step. */
+	addShots(records: readonly ShotRecord[]): void {
+		if (records.length === 0) return;
+		this.session.library.add(this.job, records);
+		this.session.day.noteAdded(`adding ${records.length} shots`, records);
+	}
+
 	async takeOut({ id }: ShotRecord): Promise<void> {
 		await setRemoved(this.session, id, true);
 	}

@@ -48,7 +48,10 @@
 		{/if}
 	{/if}
 	<span class="spring"></span>
-	<span role="status" class="offline" title="No network. Everything here works without one."
+	<span
+		role="status"
+		class="offline"
+		title={isOffline ? 'No network. Everything here works without one.' : undefined}
 		>{isOffline ? 'offline' : ''}</span
 	>
 	{#if session.job}

@@ -14,9 +14,11 @@
 		/** Null while no file is looked at. */
 		file: { readonly jobs: readonly JobComparison[]; readonly kit: readonly Item[] } | null;
 		onclose: () => void;
+		/** A day was taken over. */
+		ontaken: () => void;
 	}
 
-	let { session, kit, file, onclose }: Props = $props();
+	let { session, kit, file, onclose, ontaken }: Props = $props();
 
 	const WAY_WORDS: Readonly<Record<Decision, string>> = {
 		take: 'take',
@@ -66,6 +68,7 @@
 		}
 		await takeKit(kit, file.kit, (item) => wayOf(KIT, item));
 		if (openId && openId !== session.job?.id) await session.openJob(openId);
+		if (openId) ontaken();
 		close();
 	}
 

@@ -45,8 +45,8 @@ export function jobOfRows(
 }
 
 /** A shot nobody planned yet, with the people of its row side by side. */
-function freshShot(
-	{ title, people = [], minutes }: ReadRow,
+export function freshShot(
+	{ title, people = [], minutes }: Pick<ReadRow, 'title' | 'people' | 'minutes'>,
 	guests: readonly Guest[],
 	startsAt: string
 ): DayShot {
