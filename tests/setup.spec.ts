@@ -84,7 +84,22 @@ test('three rows in a small room, from nothing', async ({ app, page }) => {
 	await test.step('where to stand, and where the back row must', async () => {
 		await app.rung(2.8).click();
 		await page.getByRole('button', { name: 'where to stand' }).click();
-		await expect(page.getByText(/Least: f\/[\d.]+ with the/)).toBeVisible();
+		await expect(page.getByText('Tap where to stand, framed alike.')).toBeVisible();
+		const camera = app.stage.locator('.camera').first();
+		const before = await app.middleOf(camera);
+		await page.getByRole('button', { name: /^Go to the arrow: f\/[\d.]+, .* away$/ }).click();
+		await expect(async () => {
+			const { x, y } = await app.middleOf(camera);
+			expect(Math.hypot(x - before.x, y - before.y)).toBeGreaterThan(10);
+		}).toPass();
+		await page.getByRole('button', { name: 'Undo' }).click();
+		// and where one points
+		const back = await app.middleOf(camera);
+		await page.mouse.click(back.x, back.y + 50);
+		await expect(async () => {
+			expect(await app.middleOf(camera)).not.toEqual(back);
+		}).toPass();
+		await page.getByRole('button', { name: 'Undo' }).click();
 		await page.getByLabel('For this f-number').selectOption('for f/2');
 		await expect(page.getByText(/back row must come .+ nearer|not even one row/)).toBeVisible();
 	});

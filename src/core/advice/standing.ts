@@ -1,4 +1,4 @@
-import type { Lens } from '../format/shot';
+import type { Camera, Lens, Shot } from '../format/shot';
 import { lastHolding } from '../numeric/bisect';
 import { groupDepthM } from '../arrange/rows';
 import type { Study } from '../study/study';
@@ -55,18 +55,13 @@ export function standpointAt(
 	place: Pick<Vec3, 'x' | 'z'>
 ): Standpoint {
 	const { shot } = study;
-	const pivot = pivotOf(shot);
-	const position = { ...shot.camera.position, ...place };
-	const away = (from: Vec3) => norm(subtract(from, pivot));
-	const focalMm = (shot.camera.focalMm * away(position)) / away(shot.camera.position);
+	const camera = cameraAt(shot, place);
+	const focalMm = camera?.focalMm ?? shot.camera.focalMm;
 	const lens = lensFor(lenses, focalMm);
 	const none = { ...place, needed: null, focalMm, lensName: null, isPossible: false };
-	if (Math.hypot(position.x - pivot.x, position.z - pivot.z) < NEAREST_M) {
-		return { ...none, losesSomeone: true };
-	}
+	if (!camera) return { ...none, losesSomeone: true };
 	// without a lens of the kit, as the lens in use would be at that focal norm
 	const used = lens ?? { ...shot.lens, focalMm: [focalMm, focalMm] as [number, number] };
-	const camera = { ...standingAt(shot.camera, pivot, position), focalMm };
 	const then = prospectWith(study, { ...shot, lens: used, camera });
 	if (!then) return { ...none, lensName: lens?.name ?? null, losesSomeone: true };
 	return {
@@ -76,6 +71,43 @@ export function standpointAt(
 		lensName: lens?.name ?? null,
 		isPossible: lens !== null && then.study.needed <= lens.smallestFNumber,
 		losesSomeone: now !== null && seenPeople(then) < seenPeople(now)
+	};
+}
+
+/** The camera at a place, turned to the people, its focal length framing them as now; null too near them. */
+function cameraAt(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): Camera | null {
+	const pivot = pivotOf(shot);
+	const position = { ...shot.camera.position, x, z };
+	if (Math.hypot(position.x - pivot.x, position.z - pivot.z) < NEAREST_M) return null;
+	const away = (from: Vec3) => norm(subtract(from, pivot));
+	const focalMm = (shot.camera.focalMm * away(position)) / away(shot.camera.position);
+	return { ...standingAt(shot.camera, pivot, position), focalMm };
+}
+
+/**
+ * The shot with the camera standing at a place, framed alike with the lens of the kit that can; an
+ * f-number that was fixed is free with another lens.
+ *
+ * @returns null where no lens reaches, or too near the people
+ */
+export function shotFrom(
+	shot: Shot,
+	lenses: readonly Lens[],
+	place: Pick<Vec3, 'x' | 'z'>
+): Shot | null {
+	const camera = cameraAt(shot, place);
+	// the lens in use is kept while it will do
+	const lens = camera && (lensFor([shot.lens], camera.focalMm) ?? lensFor(lenses, camera.focalMm));
+	if (!camera || !lens) return null;
+	const [short, long] = lens.focalMm;
+	const focalMm = Math.min(long, Math.max(short, camera.focalMm));
+	const { fNumberExact, ...choices } = shot.choices;
+	const isSame = lens.name === shot.lens.name && fNumberExact !== undefined;
+	return {
+		...shot,
+		lens,
+		camera: { ...camera, focalMm },
+		choices: isSame ? { ...choices, fNumberExact } : choices
 	};
 }
 

@@ -2,24 +2,29 @@
 	import { settings } from './settings.svelte';
 
 	/** How this device shows things: units, look, help. */
-	let { onhelp }: { onhelp: () => void } = $props();
+	let { onhelp, inWords = false }: { onhelp: () => void; inWords?: boolean } = $props();
 
 	const isNight = $derived(settings.look === 'night');
 </script>
 
 <button
-	class="knob bare"
+	class="knob"
+	class:bare={!inWords}
 	type="button"
 	aria-label="Lengths in {settings.units === 'm'
 		? 'metres; switch to feet'
 		: 'feet; switch to metres'}"
 	onclick={() => settings.set({ units: settings.units === 'm' ? 'ft' : 'm' })}
-	>{settings.units}</button
+	>{inWords ? (settings.units === 'm' ? 'Metres' : 'Feet') : settings.units}</button
 >
 <button
-	class="knob bare"
+	class="knob"
+	class:bare={!inWords}
 	type="button"
 	aria-label={isNight ? 'Day look' : 'Night look'}
-	onclick={() => settings.set({ look: isNight ? 'day' : 'night' })}>{isNight ? '☀' : '☾'}</button
+	onclick={() => settings.set({ look: isNight ? 'day' : 'night' })}
+	>{inWords ? (isNight ? 'Day look' : 'Night look') : isNight ? '☀' : '☾'}</button
 >
-<button class="knob bare" type="button" aria-label="Help" onclick={onhelp}>?</button>
+<button class="knob" class:bare={!inWords} type="button" aria-label="Help" onclick={onhelp}
+	>{inWords ? 'Help' : '?'}</button
+>

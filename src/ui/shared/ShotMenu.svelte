@@ -102,6 +102,7 @@
 			</div>
 			<div class="device">
 				<DeviceButtons
+					inWords
 					onhelp={() => {
 						isOpen = false;
 						onhelp();

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import type { Flat } from '$core/anatomy/outline';
 	import { NUDGES, smallLength } from '$words/numbers';
 	import { reusing } from '../../shared/reuse';
 	import { settings } from '../../shared/settings.svelte';
@@ -25,7 +26,7 @@
 		stageObjects,
 		turnHandleOf
 	} from './stageScene';
-	import { drawn, fit, toPx, zoomAt, type StageView } from './stageView';
+	import { drawn, fit, toPx, toWorld, zoomAt, type StageView } from './stageView';
 
 	/** The place from above or from the side, with everything in it movable by hand. */
 	interface Props {
@@ -79,7 +80,13 @@
 	const step = $derived(smallLength(NUDGES[settings.units].m, settings.units));
 	const fineStep = $derived(smallLength(NUDGES[settings.units].fineM, settings.units));
 	const setView = (next: StageView) => (ownView = next);
-	const around = () => ({ view, scene, objects, turnHandle, setView });
+	let floor = $state<StandingFloor>();
+	/** With the floor shown, pointing at a place is standing there. */
+	function pointAt({ x, y }: Flat): boolean {
+		floor?.standAt(toWorld(view, x, y, shot.camera.position));
+		return showsFloor;
+	}
+	const around = () => ({ view, scene, objects, turnHandle, setView, pointAt });
 	const hands = untrack(() => new StageHands(plan, around));
 	const readout = $derived(hands.held ? heldWords(hands.held, shot, scene, settings.units) : null);
 	const activeLabel = $derived(
@@ -137,7 +144,7 @@
 
 <div class="drawing" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
 	{#if showsFloor}
-		<StandingFloor {plan} {view} />
+		<StandingFloor bind:this={floor} {plan} {view} />
 	{:else}
 		<Zone {view} {take} {through} />
 	{/if}

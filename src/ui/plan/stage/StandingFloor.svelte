@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
-	import type { Standpoint } from '$core/advice/standing';
+	import { shotFrom, type Standpoint } from '$core/advice/standing';
 	import { advicePort } from '../../../workers/ports';
 	import { Asking } from '../../shared/asking.svelte';
 	import AskedInVain from '../../shared/AskedInVain.svelte';
@@ -12,6 +12,15 @@
 
 	/** The floor coloured by the f-number needed when the camera stands there, framing as now. */
 	let { plan, view }: { plan: PlanView; view: StageView } = $props();
+
+	/** The place that was pointed at has no lens, or is too near. */
+	let isOutOfReach = $state(false);
+	/** Puts the camera at a place, framing alike. */
+	export function standAt(place: { readonly x: number; readonly z: number }) {
+		const next = shotFrom(shot, plan.lenses, place);
+		isOutOfReach = next === null;
+		if (next) plan.change(next);
+	}
 
 	const shot = $derived(plan.shot);
 	const units = $derived(settings.units);
@@ -75,6 +84,15 @@
 		best && Math.hypot(best.x - shot.camera.position.x, best.z - shot.camera.position.z)
 	);
 
+	/** An arrow to the best place, where it is another than this one. */
+	const WORTH_WALKING_M = 0.3;
+	const arrow = $derived.by(() => {
+		if (!best || (bestAwayM ?? 0) < WORTH_WALKING_M) return null;
+		const from = toPx(view, shot.camera.position);
+		const to = toPx(view, { x: best.x, y: 0, z: best.z });
+		return { from, to };
+	});
+
 	const ladder = $derived(plan.solution?.plan.ladder ?? []);
 	let wanted = $state('');
 	const wish = $derived(ladder.find(({ fNumber }) => String(fNumber) === wanted) ?? ladder[0]);
@@ -97,6 +115,17 @@
 		<pattern id="no-lens" width="7" height="7" patternUnits="userSpaceOnUse">
 			<path d="M0 7 L7 0" stroke="var(--rule)" stroke-width="1" />
 		</pattern>
+		<marker
+			id="way-end"
+			viewBox="0 0 10 10"
+			refX="9"
+			refY="5"
+			markerWidth="6"
+			markerHeight="6"
+			orient="auto"
+		>
+			<path d="M0 0 L10 5 L0 10 z" fill="var(--focus)" />
+		</marker>
 	</defs>
 	{#each tiles as { point, x, y, width, height } (`${point.x} ${point.z}`)}
 		{#if isOpen(point)}
@@ -115,20 +144,34 @@
 			<rect {x} {y} {width} {height} fill="url(#no-lens)" />
 		{/if}
 	{/each}
+	{#if arrow}
+		<line
+			class="way"
+			x1={arrow.from.x}
+			y1={arrow.from.y}
+			x2={arrow.to.x}
+			y2={arrow.to.y}
+			marker-end="url(#way-end)"
+		/>
+	{/if}
 </svg>
 <div class="legend">
 	<AskedInVain {asked} what="where to stand" />
 	<p role="status">
-		{#if !floor}Trying the camera everywhere…
+		{#if isOutOfReach}
+			No lens of the kit frames them alike from there.
+		{:else if !floor}Trying the camera everywhere…
 		{:else if best?.needed != null}
-			f-number and focal length where the camera might stand, framed as now. Least: {fStop(
-				engraved(best.needed)
-			)} with the <bdi>{best.lensName}</bdi>, {distance(bestAwayM ?? 0, units)} from here. Hatched: no
-			lens of the kit, or somebody hidden.
+			Tap where to stand, framed alike. Hatched: no lens, or somebody hidden.
 		{:else}
 			No place in sight does it with the lenses of the kit.
 		{/if}
 	</p>
+	{#if arrow && best}
+		<button class="knob" type="button" onclick={() => standAt(best)}
+			>Go to the arrow: {fStop(engraved(best.needed ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
+		>
+	{/if}
 	{#if hasRows && wish}
 		<div class="reverse">
 			<Pick
@@ -158,6 +201,10 @@
 		font-size: 0.72rem;
 		text-anchor: middle;
 	}
+	.way {
+		stroke: var(--focus);
+		stroke-width: 2.5;
+	}
 	.lens {
 		font-size: 0.6rem;
 	}
@@ -174,6 +221,12 @@
 		gap: 0.2rem 1rem;
 		justify-content: space-between;
 		font-size: 0.8125rem;
+		/* what lies under it can be stood at, too */
+		pointer-events: none;
+	}
+	.legend :global(button),
+	.reverse {
+		pointer-events: auto;
 	}
 	.reverse {
 		display: flex;

@@ -21,6 +21,8 @@ export interface Surroundings {
 	/** Handles that turn the selected head or aim the camera, set off from it. */
 	readonly turnHandle: { readonly ref: ObjectRef; readonly at: Flat } | null;
 	readonly setView: (view: StageView) => void;
+	/** Somebody pointed at the empty floor; true when it meant something. */
+	readonly pointAt: (at: Flat) => boolean;
 }
 
 type Hold =
@@ -101,7 +103,9 @@ export class StageHands {
 		const hold = this.#hold;
 		const { view, setView } = this.#around();
 		if (hold?.does === 'pan') {
-			if (apart(hold.last, at) > 0) this.#hasMoved = true;
+			// a finger that only points trembles
+			if (!this.#hasMoved && apart(hold.last, at) <= CLICK_PX) return;
+			this.#hasMoved = true;
 			setView(panBy(view, at.x - hold.last.x, at.y - hold.last.y));
 			this.#hold = { does: 'pan', last: at };
 		} else if (hold?.does === 'turn') {
@@ -125,8 +129,9 @@ export class StageHands {
 			this.#hasMoved = false;
 			return;
 		}
-		if (hold.does === 'pan') this.#plan.selected = null;
-		else this.select(hold.ref);
+		if (hold.does === 'pan') {
+			if (!this.#around().pointAt(hold.last)) this.#plan.selected = null;
+		} else this.select(hold.ref);
 	}
 
 	select(ref: ObjectRef): void {
