@@ -81,7 +81,7 @@
 	}
 </script>
 
-<div class="grid grid-cols-2 gap-2">
+<div class="fields">
 	<Pick label="lens" options={named(lenses)} value={shot.lens.name} onchoose={chooseLens} />
 	<Pick label="body" options={named(bodies)} value={shot.body.name} onchoose={chooseBody} />
 	{#if shot.lens.focalMm[0] < shot.lens.focalMm[1]}
@@ -118,7 +118,7 @@
 	onchoose={(orientation) => set({ orientation })}
 />
 {#if shot.light}<LightLimits {plan} />{/if}
-<div class="grid grid-cols-2 gap-2">
+<div class="fields">
 	<Amount
 		of="shot.camera.panDeg"
 		label="turned right"

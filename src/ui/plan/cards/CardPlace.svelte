@@ -1,45 +1,44 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 
-	/** Where the card of the selection stands: beside the stage's drawing, or a sheet from below. */
+	/**
+	 * Where the card of the selection stands: along the edge of the stage where its object is not, and
+	 * no farther than its middle, where the camera is; on a phone above the places of the work.
+	 */
 	interface Props {
-		side: 'left' | 'right';
+		edge: 'top' | 'bottom';
 		isPhone: boolean;
 		children: Snippet;
 	}
 
-	let { side, isPhone, children }: Props = $props();
+	let { edge, isPhone, children }: Props = $props();
 </script>
 
-<div class="place {side}" class:phone={isPhone}>{@render children()}</div>
+<div class="place {edge}" class:phone={isPhone}>{@render children()}</div>
 
 <style>
 	.place {
 		position: absolute;
-		top: 0.35rem;
-		bottom: 0.35rem;
+		left: 0.35rem;
+		right: 0.35rem;
+		max-height: 48%;
 		pointer-events: none;
 		display: flex;
-		align-items: flex-start;
 		z-index: 2;
 	}
 	.place > :global(*) {
 		pointer-events: auto;
 	}
-	.left {
-		left: 0.35rem;
+	.top {
+		top: 0.35rem;
 	}
-	.right {
-		right: 0.35rem;
+	.bottom {
+		bottom: 0.35rem;
 	}
 	.phone {
 		position: fixed;
-		inset: auto 0 0 0;
-		max-height: 55dvh;
+		inset: auto 0 calc(var(--places, 0rem) + env(safe-area-inset-bottom)) 0;
+		max-height: 34dvh;
 		z-index: 20;
-	}
-	.phone :global(.card) {
-		width: 100%;
-		max-height: 55dvh;
 	}
 </style>

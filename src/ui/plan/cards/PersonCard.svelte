@@ -13,7 +13,7 @@
 		plan.change(changePerson(plan.shot, person.id, change), gesture);
 </script>
 
-<div class="grid grid-cols-2 gap-2">
+<div class="fields">
 	<Pick
 		label="must be"
 		options={NEED_OPTIONS}
@@ -44,7 +44,7 @@
 </div>
 <details>
 	<summary class="text-[var(--ink-2)]">nod, lean, build</summary>
-	<div class="grid grid-cols-3 gap-2 pt-1">
+	<div class="fields">
 		<Amount
 			of="shot.people.nodDeg"
 			label="chin down"

@@ -18,7 +18,7 @@
 </script>
 
 {#if shape}
-	<div class="grid grid-cols-2 gap-2">
+	<div class="fields">
 		<Length
 			label="one to the next"
 			value={shape.spacingM}

@@ -74,20 +74,6 @@
 			{:else}
 				<h3>{selected.kind === 'camera' ? 'Camera' : `Row of ${row.length}`}</h3>
 			{/if}
-			<button class="knob bare" type="button" aria-label="Close" onclick={onclose}>✕</button>
-		</header>
-		<div class="body">
-			{#if person}
-				<PersonCard {plan} {person} />
-			{:else if thing}
-				<ThingCard {plan} {thing} />
-			{:else if selected.kind === 'row'}
-				<RowCard {plan} people={row} />
-			{:else}
-				<CameraCard {plan} />
-			{/if}
-		</div>
-		<footer>
 			<span class="sr-only">Move by {smallLength(stepM, settings.units)}</span>
 			<button class="knob" type="button" aria-label="move left" onclick={() => nudge(-1, 0)}
 				>←</button
@@ -115,9 +101,21 @@
 				>
 			{/if}
 			{#if person || thing}
-				<button class="knob ml-auto" type="button" onclick={remove}>Take out</button>
+				<button class="knob" type="button" onclick={remove}>Take out</button>
 			{/if}
-		</footer>
+			<button class="knob bare close" type="button" aria-label="Close" onclick={onclose}>✕</button>
+		</header>
+		<div class="body">
+			{#if person}
+				<PersonCard {plan} {person} />
+			{:else if thing}
+				<ThingCard {plan} {thing} />
+			{:else if selected.kind === 'row'}
+				<RowCard {plan} people={row} />
+			{:else}
+				<CameraCard {plan} />
+			{/if}
+		</div>
 	</div>
 {/if}
 
@@ -125,30 +123,28 @@
 	.card {
 		display: flex;
 		flex-direction: column;
-		gap: 0.4rem;
-		width: 18.5rem;
-		max-width: 100%;
+		gap: 0.3rem;
+		width: 100%;
 		max-height: 100%;
-		padding: 0.5rem 0.6rem 0.6rem;
+		padding: 0.3rem 0.5rem 0.4rem;
 		background: var(--sheet);
 		border: 1px solid var(--edge);
 		border-radius: 3px;
 		box-shadow: 0 3px 14px rgb(var(--shade) / 0.18);
 	}
-	header,
-	footer {
+	header {
 		display: flex;
 		align-items: center;
 		gap: 0.25rem;
 		flex-wrap: wrap;
 	}
-	header {
-		flex-wrap: nowrap;
-		justify-content: space-between;
+	.close {
+		margin-left: auto;
 	}
 	.body {
 		display: flex;
 		flex-direction: column;
+		align-items: start;
 		gap: 0.4rem;
 		overflow-y: auto;
 		min-height: 0;
@@ -158,9 +154,11 @@
 		font-family: var(--font-serif);
 		font-weight: 600;
 		font-size: 1.05rem;
+		margin-right: 0.4rem;
 	}
 	.name {
-		width: 100%;
+		flex: 1 1 7rem;
+		max-width: 14rem;
 		min-width: 0;
 		padding: 0 0.2rem;
 		background: none;

@@ -16,7 +16,7 @@
 	const seen = $derived(seenShareWords(result?.hiddenShare ?? 0));
 </script>
 
-<div class="grid grid-cols-2 gap-2">
+<div class="fields">
 	<Pick
 		label="should be"
 		options={INTENT_OPTIONS}

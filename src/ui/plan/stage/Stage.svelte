@@ -37,7 +37,10 @@
 				type="button"
 				aria-pressed={showsFloor}
 				aria-label="where to stand"
-				onclick={() => (showsFloor = !showsFloor)}>{isPhone ? 'where?' : 'where to stand'}</button
+				onclick={() => {
+					showsFloor = !showsFloor;
+					plan.selected = null;
+				}}>{isPhone ? 'where?' : 'where to stand'}</button
 			>
 		{/if}
 		<AddMenu {plan} />

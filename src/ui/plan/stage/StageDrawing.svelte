@@ -135,10 +135,10 @@
 		}
 	}
 
-	/** The card stands on the side of the pane where its object is not. */
-	const cardSide = $derived.by(() => {
+	/** The card stands along the edge where its object is not. */
+	const cardEdge = $derived.by(() => {
 		const at = objects.find(({ ref }) => sameObject(ref, plan.selected))?.at;
-		return at && at.x > widthPx / 2 ? 'left' : 'right';
+		return at && at.y > heightPx / 2 ? 'top' : 'bottom';
 	});
 </script>
 
@@ -224,7 +224,7 @@
 		{/if}
 	</svg>
 	{#if plan.selected && !hands.held}
-		<CardPlace side={cardSide} {isPhone}>
+		<CardPlace edge={cardEdge} {isPhone}>
 			<SelectionCard
 				{plan}
 				{view}
