@@ -46,7 +46,7 @@ export default defineConfig({
 			use: {
 				launchOptions: {
 					executablePath,
-					args: [...ARGS, '--disable-software-rasterizer']
+					args: [...ARGS, '--disable-gpu', '--disable-software-rasterizer']
 				}
 			}
 		},
