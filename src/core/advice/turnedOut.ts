@@ -93,7 +93,8 @@ function withLens(shot: Shot, lens: Lens, wantedMm: number): Shot {
 	return { ...shot, lens, camera, choices };
 }
 
-function fromAway(shot: Shot, distanceM: number): Shot {
+/** The shot from another distance over the ground to the middle of the group, m. */
+export function fromAway(shot: Shot, distanceM: number): Shot {
 	const pivot = pivotOf(shot);
 	const byM = distanceM - groundDistanceM(shot.camera, pivot);
 	return { ...shot, camera: steppedBack(shot.camera, pivot, byM) };

@@ -1,5 +1,6 @@
 import type { Taken, Status } from '$core/format/job';
 import type { Lens, Shot } from '$core/format/shot';
+import { focusedFrom } from '$core/advice/focusDistance';
 import { asItIs, turnedOut, type Difference } from '$core/advice/turnedOut';
 import { chanceOf } from '$core/odds/chanceOf';
 import { solve, type Solution } from '$core/study/plan';
@@ -87,14 +88,8 @@ export class CardView {
 
 	/** The camera goes where the distance to what is focused on is as said, from the sensor mark, m. */
 	focusFrom(wantedM: number, gesture?: string): void {
-		let { distanceM } = this.now;
-		// who is focused on may change with the distance: a few steps come near enough
-		for (let round = 0; round < FOCUS_ROUNDS; round++) {
-			const shot = turnedOut(this.planned, { ...this.difference, distanceM });
-			const fromM = this.#solve(shot)?.plan.focus?.fromSensorM;
-			if (fromM === undefined || Math.abs(wantedM - fromM) < WITHIN_M) break;
-			distanceM = Math.max(LEAST_M, distanceM + wantedM - fromM);
-		}
+		const shot = focusedFrom(this.shot, wantedM, chanceOf(this.kit.contents.spreads));
+		const { distanceM } = asItIs(shot);
 		this.differ({ distanceM }, gesture);
 	}
 
@@ -146,8 +141,3 @@ export class CardView {
 		});
 	}
 }
-
-/** Distances are found as closely as this, m. */
-const WITHIN_M = 0.002;
-const FOCUS_ROUNDS = 6;
-const LEAST_M = 0.1;

@@ -1,4 +1,4 @@
-import type { FocusChoice, Person, Shot, Thing } from '$core/format/shot';
+import type { FocusChoice, Lens, Person, Shot, Thing } from '$core/format/shot';
 import { LIMITS } from '$core/format/shot';
 import { wrapDeg } from '$core/geometry/angle';
 import type { Vec3 } from '$core/geometry/vector';
@@ -19,6 +19,11 @@ export function changeThing(shot: Shot, id: string, change: Partial<Thing>): Sho
 
 export function changeCamera(shot: Shot, change: Partial<Shot['camera']>): Shot {
 	return { ...shot, camera: { ...shot.camera, ...change } };
+}
+
+/** The shot at the focal length of a lens that is nearest to the one in use. */
+export function withFocal(shot: Shot, { focalMm: [short, long] }: Lens): Shot {
+	return changeCamera(shot, { focalMm: Math.min(long, Math.max(short, shot.camera.focalMm)) });
 }
 
 /** The people of a row, from left to right, as the shot has them. */

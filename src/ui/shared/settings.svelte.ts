@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PARTS } from '$core/anatomy/figure';
 import { USUAL_MARGIN, type Framing } from '$core/arrange/framing';
+import { BodySchema, LensSchema } from '$core/format/gear';
 import { PLACE_NAMES } from './places';
 
 /** How the app looks and speaks on this device. */
@@ -49,6 +50,8 @@ const SettingsSchema = z.object({
 	keepsAimed: z.boolean().catch(false),
 	/** How people were framed last: where newcomers stand. */
 	framing: FramingSchema.catch(FramingSchema.parse({})),
+	/** Body and lens that were chosen last: what new shots begin with. */
+	gear: z.object({ body: BodySchema, lens: LensSchema }).nullable().catch(null),
 	myWay: MyWaySchema.catch(MyWaySchema.parse({})),
 	lastShotId: z.string().nullable().catch(null),
 	/** When everything was backed up last, ms. */
@@ -106,6 +109,9 @@ class Settings {
 	}
 	get framing(): Framing {
 		return { ...this.#values.framing, personIds: [] };
+	}
+	get gear() {
+		return this.#values.gear;
 	}
 	get keepsAimed() {
 		return this.#values.keepsAimed;

@@ -4,7 +4,8 @@
 	import Choice from '../../shared/Choice.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import LightLimits from '../setup/LightLimits.svelte';
-	import { changeCamera } from '../edits';
+	import { changeCamera, withFocal } from '../edits';
+	import GearFields from './GearFields.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import { ORIENTATION_OPTIONS, SUPPORT_OPTIONS } from '$words/options';
 
@@ -16,13 +17,7 @@
 	const set = (change: Partial<Camera>, gesture?: string) =>
 		plan.change(changeCamera(plan.shot, change), gesture);
 
-	/** The kit to choose from, and what this shot has, which may be from elsewhere. */
-	function listed<T extends Body | Lens>(all: readonly T[], own: T): readonly T[] {
-		return all.some(({ name }) => name === own.name) ? all : [own, ...all];
-	}
 	const kitBodies = $derived(plan.kit.contents.bodies.map(({ body }) => body));
-	const bodies = $derived(listed<Body>(kitBodies, shot.body));
-	const lenses = $derived(listed<Lens>(plan.lenses, shot.lens));
 
 	/** The kit's own of the same name, where it has changed since it was chosen. */
 	function newer<T extends Body | Lens>(all: readonly T[], own: T): T | null {
@@ -47,55 +42,18 @@
 	function bringUpToDate() {
 		const body = newerBody ?? shot.body;
 		const lens = newerLens ?? shot.lens;
-		plan.change({ ...withFocal(lens), body, lens });
+		plan.change({ ...withFocal(shot, lens), body, lens });
 	}
-	const named = (kit: readonly { name: string }[]) =>
-		kit.map(({ name }) => ({ value: name, text: name }));
-
-	function chooseLens(name: string) {
-		const lens = lenses.find((one) => one.name === name) ?? shot.lens;
-		plan.change({ ...withFocal(lens), lens });
-	}
-
-	/** The shot at the focal length of a lens that is nearest to the one in use. */
-	function withFocal({ focalMm: [short, long] }: Lens) {
-		const focalMm = Math.min(long, Math.max(short, shot.camera.focalMm));
-		return changeCamera(shot, { focalMm });
-	}
-
 	/** Two blades make no opening: a whole number from three on, or none. */
 	function setBlades(count: number, gesture: string) {
 		const blades = Math.round(count);
 		if (blades === 0 || blades >= 3)
 			plan.change({ ...shot, lens: { ...shot.lens, blades } }, gesture);
 	}
-
-	/** A body with a lens of its own brings it along. */
-	function chooseBody(name: string) {
-		const body = bodies.find((one) => one.name === name) ?? shot.body;
-		const fitting = plan.kit.lensesFor(body);
-		const lens = fitting.some((one) => one.name === shot.lens.name)
-			? shot.lens
-			: (fitting[0] ?? shot.lens);
-		plan.change({ ...withFocal(lens), body, lens });
-	}
 </script>
 
 <div class="fields">
-	<Pick label="lens" options={named(lenses)} value={shot.lens.name} onchoose={chooseLens} />
-	<Pick label="body" options={named(bodies)} value={shot.body.name} onchoose={chooseBody} />
-	{#if shot.lens.focalMm[0] < shot.lens.focalMm[1]}
-		<Amount
-			of="shot.camera.focalMm"
-			label="focal length"
-			value={shot.camera.focalMm}
-			low={shot.lens.focalMm[0]}
-			high={shot.lens.focalMm[1]}
-			digits={1}
-			onchange={(focalMm, gesture) => set({ focalMm }, gesture)}
-			{newGesture}
-		/>
-	{/if}
+	<GearFields {plan} />
 	<Amount
 		of="shot.camera.position.y"
 		label="height"

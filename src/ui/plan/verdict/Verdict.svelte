@@ -5,6 +5,8 @@
 	import { settings } from '../../shared/settings.svelte';
 	import TakenLine from '../../shared/TakenLine.svelte';
 	import StateMark from '../../shared/StateMark.svelte';
+	import GearFields from '../cards/GearFields.svelte';
+	import Gear from './Gear.svelte';
 	import { oddsAt, type PlanView } from '../plan.svelte';
 	import { holdState } from '$core/study/take';
 	import { framesSentence } from '$words/odds';
@@ -46,14 +48,17 @@
 
 <section class="verdict" aria-label="Verdict" data-feasible={shown?.plan.feasible ?? ''}>
 	{#if verdict?.focusOn}
-		<h1>
-			<StateMark state={outcome} />
-			{shown?.plan.feasible ? 'Focus on' : 'Not all sharp. Best: focus on'}
-			<em><bdi>{verdict.focusOn}</bdi></em>{verdict.where ? `, ${verdict.where}` : ''}.
-			<em class="f">{verdict.fNumber}</em>{verdict.exposure &&
-				`, ${verdict.exposure}`}{#if plan.isPeeking}<span class="tag">peek</span
-				>{:else if plan.isFixed}<span class="tag">fixed</span>{/if}
-		</h1>
+		<div class="head">
+			<h1>
+				<StateMark state={outcome} />
+				{shown?.plan.feasible ? 'Focus on' : 'Not all sharp. Best: focus on'}
+				<em><bdi>{verdict.focusOn}</bdi></em>{verdict.where ? `, ${verdict.where}` : ''}.
+				<em class="f">{verdict.fNumber}</em>{verdict.exposure &&
+					`, ${verdict.exposure}`}{#if plan.isPeeking}<span class="tag">peek</span
+					>{:else if plan.isFixed}<span class="tag">fixed</span>{/if}
+			</h1>
+			<Gear {plan} />
+		</div>
 		<p>
 			<Named text={[...verdict.sentences, toTake].join(' ')} shot={plan.shot} />
 			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
@@ -67,7 +72,8 @@
 		<p><Named text={verdict.sentences.slice(1).join(' ')} shot={plan.shot} /></p>
 	{:else if plan.shot.people.length + plan.shot.things.length === 0}
 		<h1>Who is in front of the camera?</h1>
-		<p>Add a person, a couple or rows of people on the stage.</p>
+		<p>With which lens and body? Then add a person, a couple or rows of people on the stage.</p>
+		<div class="fields first"><GearFields {plan} /></div>
 	{:else}
 		<h1>Nothing has to be sharp yet.</h1>
 		<p>{ASKS_FOR_NOTHING}</p>
@@ -84,6 +90,17 @@
 </Modal>
 
 <style>
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		justify-content: space-between;
+		gap: 0.1rem 1rem;
+	}
+	.first {
+		max-width: 36rem;
+		padding-top: 0.3rem;
+	}
 	h1 {
 		font-size: clamp(1.1rem, 1.75vw, 1.4rem);
 		line-height: 1.25;

@@ -1,0 +1,51 @@
+<script lang="ts">
+	import type { Body, Lens } from '$core/format/shot';
+	import Amount from '../../shared/Amount.svelte';
+	import Pick from '../../shared/Pick.svelte';
+	import { settings } from '../../shared/settings.svelte';
+	import { changeCamera, withFocal } from '../edits';
+	import type { PlanView } from '../plan.svelte';
+
+	/** Lens, body and focal length, out of the kit; what was used last is what new shots begin with. */
+	let { plan }: { plan: PlanView } = $props();
+
+	const shot = $derived(plan.shot);
+	/** The kit to choose from, and what this shot has, which may be from elsewhere. */
+	function listed<T extends Body | Lens>(all: readonly T[], own: T): readonly T[] {
+		return all.some(({ name }) => name === own.name) ? all : [own, ...all];
+	}
+	const kitBodies = $derived(plan.kit.contents.bodies.map(({ body }) => body));
+	const bodies = $derived(listed<Body>(kitBodies, shot.body));
+	const lenses = $derived(listed<Lens>(plan.lenses, shot.lens));
+	const named = (kit: readonly { name: string }[]) =>
+		kit.map(({ name }) => ({ value: name, text: name }));
+
+	function use(body: Body, lens: Lens) {
+		plan.change({ ...withFocal(shot, lens), body, lens });
+		settings.set({ gear: { body, lens } });
+	}
+	const chooseLens = (name: string) =>
+		use(shot.body, lenses.find((one) => one.name === name) ?? shot.lens);
+	/** A body with a lens of its own brings it along. */
+	function chooseBody(name: string) {
+		const body = bodies.find((one) => one.name === name) ?? shot.body;
+		const fitting = plan.kit.lensesFor(body);
+		const isFitting = fitting.some((one) => one.name === shot.lens.name);
+		use(body, isFitting ? shot.lens : (fitting[0] ?? shot.lens));
+	}
+</script>
+
+<Pick label="lens" options={named(lenses)} value={shot.lens.name} onchoose={chooseLens} />
+<Pick label="body" options={named(bodies)} value={shot.body.name} onchoose={chooseBody} />
+{#if shot.lens.focalMm[0] < shot.lens.focalMm[1]}
+	<Amount
+		of="shot.camera.focalMm"
+		label="focal length"
+		value={shot.camera.focalMm}
+		low={shot.lens.focalMm[0]}
+		high={shot.lens.focalMm[1]}
+		digits={1}
+		onchange={(focalMm, gesture) => plan.change(changeCamera(shot, { focalMm }), gesture)}
+		newGesture={(kind) => plan.newGesture(kind)}
+	/>
+{/if}

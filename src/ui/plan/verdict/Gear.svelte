@@ -1,0 +1,61 @@
+<script lang="ts">
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { focusedFrom } from '$core/advice/focusDistance';
+	import { isZoom } from '$core/optics/zoom';
+	import { distance } from '$words/numbers';
+	import Length from '../../shared/Length.svelte';
+	import { settings } from '../../shared/settings.svelte';
+	import GearFields from '../cards/GearFields.svelte';
+	import type { PlanView } from '../plan.svelte';
+
+	/** Lens, focal length, distance and body in a line beside the verdict, and changed there. */
+	let { plan }: { plan: PlanView } = $props();
+
+	let isOpen = $state(false);
+	const shot = $derived(plan.shot);
+	const fromM = $derived(plan.shown?.plan.focus?.fromSensorM ?? null);
+	const words = $derived(
+		[
+			shot.lens.name,
+			isZoom(shot.lens) ? `${Math.round(shot.camera.focalMm)} mm` : '',
+			fromM === null ? '' : distance(fromM, settings.units),
+			shot.body.name
+		]
+			.filter(Boolean)
+			.join(' · ')
+	);
+	const FARTHEST_M = 200;
+</script>
+
+<button
+	class="knob gear"
+	type="button"
+	aria-haspopup="dialog"
+	aria-label="Lens and body: {words}"
+	onclick={() => (isOpen = true)}>{words}</button
+>
+<Modal title="Lens, body and distance" size="xs" bind:open={isOpen}>
+	<div class="stack">
+		<GearFields {plan} />
+		{#if fromM !== null}
+			<Length
+				label="from the sensor mark to what is focused on"
+				value={fromM}
+				low={shot.lens.closestFocusM}
+				high={FARTHEST_M}
+				digits={2}
+				onchange={(metres, gesture) =>
+					plan.change(focusedFrom(plan.shot, metres, plan.chance), gesture)}
+				newGesture={(kind) => plan.newGesture(kind)}
+			/>
+		{/if}
+	</div>
+</Modal>
+
+<style>
+	.gear {
+		max-width: 100%;
+		white-space: normal;
+		text-align: left;
+	}
+</style>
