@@ -8,7 +8,7 @@ import type { Shot } from '../format/shot';
 import { readShot } from '../format/shotFile';
 import { ahead, shotOf } from '$tests/support/shots';
 import { solve } from '$tests/support/solved';
-import { inNoShot, newGuest, renamed, standsIn, withGuest, withoutGuest } from './guests';
+import { called, inNoShot, newGuest, renamed, standsIn, withGuest, withoutGuest } from './guests';
 
 describe('placing the people of the day', () => {
 	const guest = { ...newGuest('Noor'), eyeHeightM: 1.7 };
@@ -87,6 +87,21 @@ describe('placing the people of the day', () => {
 		expect(less.choices.focus).toBeUndefined();
 		expect(readShot(less).ok).toBe(true);
 		expect(withoutGuest(shot, 'a').choices.focus).toEqual({ personId: 'b' });
+	});
+
+	it('names a row from left to right; whoever is on the list brings build and height', () => {
+		const steps = { counts: [3], rowGapM: 0.8, stepM: 0, spacingM: 0.6 };
+		const shot = addRows(shotOf(), steps, 4);
+		const ids = shot.people.map(({ id }) => id);
+		const teo = { ...newGuest('Teo', 'child'), id: 't', eyeHeightM: 1.05 };
+		const named = called(shot, ids, 1, ['teo', ' Noor ', 'nobody left'], [teo]);
+		expect(named.people.map(({ name, build }) => [name, build])).toEqual([
+			['Person 1', 'adult'],
+			['Teo', 'child'],
+			['Noor', 'adult']
+		]);
+		expect(named.people[1]?.eyeMidpoint.y).toBeCloseTo(1.05, 9);
+		expect(called(shot, ids, 0, ['', ' '], [])).toBe(shot);
 	});
 
 	it('calls somebody otherwise in a shot', () => {

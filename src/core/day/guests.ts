@@ -78,6 +78,32 @@ function takingPlace(shot: Shot, place: Person, { name, build, eyeHeightM }: New
 	return changed(shot, place.id, { name, build, eyeMidpoint });
 }
 
+/**
+ * The shot with people called in order as a list says, from somebody on; whoever is on the day's list
+ * gets their build and height, too. Empty names change nothing.
+ *
+ * @param order ids of people: rows from left to right
+ */
+export function called(
+	shot: Shot,
+	order: readonly string[],
+	from: number,
+	names: readonly string[],
+	guests: readonly Guest[]
+): Shot {
+	return names.reduce((all, typed, i) => {
+		const name = typed.trim().slice(0, LIMITS.name);
+		const person = all.people.find(({ id }) => id === order[from + i]);
+		if (!name || !person || person.name === name) return all;
+		const guest = guests.find((one) => sameName(one.name, name));
+		return guest ? takingPlace(all, person, guest) : changed(all, person.id, { name });
+	}, shot);
+}
+
+/** Whether two names are one, whatever their capitals. */
+export const sameName = (a: string, b: string): boolean =>
+	a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();
+
 /** Where the eyes of somebody are who joins a row at one of its ends; null where there is no row. */
 function endOfRow(shot: Shot, { build, eyeHeightM }: NewGuest) {
 	const { rows, pose } = lookAt(shot);

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Solution } from '$core/study/plan';
+	import { pastMyLimits } from '../shared/limits';
 	import Named from '../shared/Named.svelte';
 	import StateMark from '../shared/StateMark.svelte';
 	import type { CardContent } from '$words/card';
@@ -34,7 +35,9 @@
 			{/each}
 		</dl>
 	</div>
-	<p class="sentences"><Named {shot} text={content.sentences.join(' ')} /></p>
+	<p class="sentences">
+		<Named {shot} text={[...content.sentences, pastMyLimits(solution)].filter(Boolean).join(' ')} />
+	</p>
 	<div class="picture">
 		<SmallFrame
 			drawable={drawableOf(solution)}

@@ -1,5 +1,5 @@
 import type { Pasted } from '$core/day/pastedList';
-import { newGuest } from '$core/day/guests';
+import { newGuest, sameName } from '$core/day/guests';
 import { JOB_LIMITS, type Guest } from '$core/format/job';
 import type { ShotRecord } from '$data/database';
 import { freshShot } from '../files/in/listed';
@@ -10,9 +10,6 @@ import type { DayView } from './day.svelte';
 /** What to do with a line: one that is there already may be left, changed, or added once more. */
 export type Decision = 'add' | 'change' | 'leave';
 
-const same = (a: string, b: string): boolean =>
-	a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();
-
 /** The numbers of the lines that name somebody or a shot that is there already, or that was named before. */
 export function duplicates(read: readonly Pasted[], day: DayView): ReadonlySet<number> {
 	const isThere = (one: Pasted, i: number): boolean => {
@@ -20,13 +17,13 @@ export function duplicates(read: readonly Pasted[], day: DayView): ReadonlySet<n
 		if (one.kind === 'person') {
 			const { name } = one.guest;
 			return (
-				day.job.people.some((guest) => same(guest.name, name)) ||
-				before.some((other) => other.kind === 'person' && same(other.guest.name, name))
+				day.job.people.some((guest) => sameName(guest.name, name)) ||
+				before.some((other) => other.kind === 'person' && sameName(other.guest.name, name))
 			);
 		}
 		return (
-			day.shots.some(({ shot }) => same(shot.title, one.title)) ||
-			before.some((other) => other.kind === 'shot' && same(other.title, one.title))
+			day.shots.some(({ shot }) => sameName(shot.title, one.title)) ||
+			before.some((other) => other.kind === 'shot' && sameName(other.title, one.title))
 		);
 	};
 	return new Set(read.flatMap((one, i) => (isThere(one, i) ? [i] : [])));
@@ -60,14 +57,14 @@ function peopleOf(known: readonly Guest[], wanted: readonly Decided[]): Guest[] 
 	const people = [...known];
 	for (const { one, decision } of wanted) {
 		if (one.kind === 'person') {
-			const at = people.findIndex(({ name }) => same(name, one.guest.name));
+			const at = people.findIndex(({ name }) => sameName(name, one.guest.name));
 			const was = people[at];
 			if (decision === 'change' && was) people[at] = { ...one.guest, id: was.id };
 			else people.push({ ...one.guest, id: crypto.randomUUID() });
 			continue;
 		}
 		for (const name of one.names) {
-			if (people.some((guest) => same(guest.name, name))) continue;
+			if (people.some((guest) => sameName(guest.name, name))) continue;
 			people.push({ ...newGuest(name), id: crypto.randomUUID() });
 		}
 	}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Choice from '../shared/Choice.svelte';
+	import MyLimits from './MyLimits.svelte';
 	import Amount from '../shared/Amount.svelte';
 	import { ruleOf, ruleValue, SHUTTER_RULES } from '../shared/shutterRules';
 	import { settings, type MyWay } from '../shared/settings.svelte';
@@ -56,6 +57,7 @@
 			newGesture={(kind) => kind}
 		/>
 	</div>
+	<MyLimits />
 </div>
 
 <style>

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { KINDS } from '$core/day/limits';
 import { PARTS } from '$core/anatomy/figure';
 import { USUAL_MARGIN, type Framing } from '$core/arrange/framing';
 import { BodySchema, LensSchema } from '$core/format/gear';
@@ -33,6 +34,13 @@ const MyWaySchema = z.object({
 });
 export type MyWay = z.infer<typeof MyWaySchema>;
 
+/** One's own limits for a kind of shot. */
+const LimitsSchema = z.object({
+	slowestS: z.number().positive().optional().catch(undefined),
+	fNumber: z.number().positive().optional().catch(undefined),
+	highestIso: z.number().positive().optional().catch(undefined)
+});
+
 const FramingSchema = z.object({
 	part: z.enum(PARTS).catch('waist-up'),
 	margin: z.number().min(0).max(0.4).catch(USUAL_MARGIN)
@@ -53,6 +61,7 @@ const SettingsSchema = z.object({
 	/** Body and lens that were chosen last: what new shots begin with. */
 	gear: z.object({ body: BodySchema, lens: LensSchema }).nullable().catch(null),
 	myWay: MyWaySchema.catch(MyWaySchema.parse({})),
+	limits: z.partialRecord(z.enum(KINDS), LimitsSchema).catch({}),
 	lastShotId: z.string().nullable().catch(null),
 	/** When everything was backed up last, ms. */
 	backedUpAt: z.number().nullable().catch(null),
@@ -109,6 +118,9 @@ class Settings {
 	}
 	get framing(): Framing {
 		return { ...this.#values.framing, personIds: [] };
+	}
+	get limits() {
+		return this.#values.limits;
 	}
 	get gear() {
 		return this.#values.gear;

@@ -3,11 +3,13 @@
 	import type { Person } from '$core/format/shot';
 	import Length from '../../shared/Length.svelte';
 	import type { PlanView } from '../plan.svelte';
+	import NamesSheet from '../stage/NamesSheet.svelte';
 
 	/** A row as one thing: its spacing and its bend. */
 	let { plan, people }: { plan: PlanView; people: readonly Person[] } = $props();
 
 	const newGesture = (kind: string) => plan.newGesture(kind);
+	let isNaming = $state(false);
 	const shape = $derived(shapeOf(people));
 
 	function set(wanted: RowShape, gesture: string) {
@@ -39,3 +41,5 @@
 {:else}
 	<p>One person: nothing to space out.</p>
 {/if}
+<button class="knob" type="button" onclick={() => (isNaming = true)}>Names…</button>
+<NamesSheet {plan} bind:isOpen={isNaming} />

@@ -18,6 +18,7 @@
 	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import GuestPicker from './GuestPicker.svelte';
+	import NamesSheet from './NamesSheet.svelte';
 	import Menu from '../../shared/Menu.svelte';
 
 	/** Adding people and things, one or many at a time. */
@@ -26,6 +27,7 @@
 	let isOpen = $state(false);
 	let isAskingRows = $state(false);
 	let isPicking = $state(false);
+	let isNaming = $state(false);
 	let countsText = $state('5, 6, 4');
 	let rowGapM = $state<number>(USUAL_ROWS.rowGapM);
 	let stepM = $state<number>(USUAL_ROWS.stepM);
@@ -123,11 +125,20 @@
 			}}>Rows of people…</DropdownItem
 		>
 	{/if}
+	{#if plan.shot.people.length > 0}
+		<DropdownItem
+			onclick={() => {
+				isOpen = false;
+				isNaming = true;
+			}}>Names, row by row…</DropdownItem
+		>
+	{/if}
 	{#if plan.shot.things.length < LIMITS.things}
 		<DropdownItem onclick={addObject}>A thing</DropdownItem>
 	{/if}
 </Menu>
 <GuestPicker {plan} bind:isOpen={isPicking} />
+<NamesSheet {plan} bind:isOpen={isNaming} />
 
 <Modal title="Rows of people" bind:open={isAskingRows} size="xs">
 	<form class="flex flex-col gap-3 text-[var(--ink)]" onsubmit={addTheRows}>

@@ -2,6 +2,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { ASKS_FOR_NOTHING } from '$words/reasons';
 	import Named from '../../shared/Named.svelte';
+	import { pastMyLimits } from '../../shared/limits';
 	import { settings } from '../../shared/settings.svelte';
 	import TakenLine from '../../shared/TakenLine.svelte';
 	import StateMark from '../../shared/StateMark.svelte';
@@ -28,6 +29,7 @@
 		if (!shown?.plan.feasible) return '';
 		return odds ? framesSentence(odds) : 'How many frames to take is being counted.';
 	});
+	const past = $derived(shown ? pastMyLimits(shown) : '');
 	/** What the other pictures of an arrangement with an object would cost. */
 	const costs = $derived(costSentences(plan.shot, plan.aboutCosts.answer ?? []));
 	const outcome = $derived(holdState(shown?.take ?? null));
@@ -60,7 +62,10 @@
 			<Gear {plan} />
 		</div>
 		<p>
-			<Named text={[...verdict.sentences, toTake].join(' ')} shot={plan.shot} />
+			<Named
+				text={[...verdict.sentences, past, toTake].filter(Boolean).join(' ')}
+				shot={plan.shot}
+			/>
 			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 		</p>
 		{#if costs.length > 0}
