@@ -14,7 +14,7 @@ const toCard = async (page) => {
 };
 const toNow = async (page) => {
 	await page.getByRole('navigation').getByRole('button', { name: 'Card' }).click();
-	await page.getByRole('button', { name: 'Now', exact: true }).click();
+	await page.getByRole('button', { name: 'Unplanned', exact: true }).click();
 	for (const text of ['24–70 mm f/2.8', 'full length', 'two rows']) {
 		await page.locator('label', { hasText: text }).first().click();
 	}

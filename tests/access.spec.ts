@@ -100,7 +100,7 @@ for (const look of ['day', 'night'] as const) {
 test('the whole of Plan fits 1280 × 660 without scrolling', async ({ app, page }) => {
 	for (const title of [/Two families/, /The couple/, /Everyone, from the balcony/]) {
 		await app.openSample(title);
-		await expect(app.ladder.getByRole('row', { name: /^good frames/ })).toBeVisible();
+		await expect(app.ladder.getByRole('row', { name: /^good of 100 frames/ })).toBeVisible();
 		const heights = await page.evaluate(() => [
 			document.documentElement.scrollHeight,
 			document.documentElement.clientHeight
@@ -131,10 +131,10 @@ test.describe('a phone', () => {
 		await stepper.getByRole('button', { name: 'narrower' }).tap();
 		await expect(shown).not.toHaveText(before);
 		await expect(app.headline).toContainText('peek');
-		await stepper.getByRole('button', { name: 'fix' }).tap();
-		await expect(app.headline).toContainText('fixed');
-		await stepper.getByRole('button', { name: 'free' }).tap();
-		await expect(app.headline).not.toContainText('fixed');
+		await stepper.getByRole('button', { name: 'lock' }).tap();
+		await expect(app.headline).toContainText('locked');
+		await stepper.getByRole('button', { name: 'unlock' }).tap();
+		await expect(app.headline).not.toContainText('locked');
 	});
 
 	test('what is touched is at least 44 px high or stands alone', async ({ app, page }) => {
@@ -186,7 +186,7 @@ test('320 px wide: nothing is cut off', async ({ app, page }) => {
 	await expect(page.getByRole('dialog')).toBeHidden();
 	await app.goTo('Card');
 	expect(await surplus(page)).toBe(0);
-	await page.getByRole('button', { name: 'Now', exact: true }).click();
+	await page.getByRole('button', { name: 'Unplanned', exact: true }).click();
 	expect(await surplus(page)).toBe(0);
 	await app.goTo('Day');
 	await expect(app.shots.first()).toBeVisible();
@@ -208,7 +208,7 @@ test('text at 200 %: nothing is cut off, everything can be reached', async ({ ap
 	const box = await app.stage.boundingBox();
 	expect(box?.height).toBeGreaterThan(150);
 	await app.rung(8).click();
-	await expect(app.headline).toContainText('fixed');
+	await expect(app.headline).toContainText('locked');
 });
 
 test.describe('forced colours', () => {

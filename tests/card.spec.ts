@@ -1,6 +1,6 @@
 import { expect, test } from './support/app';
 
-/** The card, and Now: what is used with the camera in the other hand. */
+/** The card, and what nobody planned: what is used with the camera in the other hand. */
 
 const card = (page: import('@playwright/test').Page) => page.getByRole('main');
 
@@ -104,8 +104,8 @@ test('a shot is marked as taken, with what was really used', async ({ app, page 
 	await expect(card(page)).not.toContainText('✓ taken');
 });
 
-test('Now: three taps to a verdict, then kept as a shot', async ({ app, page }) => {
-	await page.getByRole('button', { name: 'Now', exact: true }).click();
+test('unplanned: three taps to a verdict, then kept as a shot', async ({ app, page }) => {
+	await page.getByRole('button', { name: 'Unplanned', exact: true }).click();
 	await expect(page.getByRole('status').filter({ hasText: 'Say the lens' })).toBeVisible();
 	const tap = (text: string) => page.locator('label', { hasText: text }).first().click();
 	await tap('35 mm f/1.4');

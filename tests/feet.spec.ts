@@ -57,7 +57,7 @@ test.beforeEach(async ({ page }) => {
 for (const title of [/Two families/, /The bandleader/, /Everyone, from the balcony/]) {
 	test(`Plan and its sheets are in feet: ${title.source}`, async ({ app, page }) => {
 		await app.openSample(title);
-		await expect(app.ladder.getByRole('row', { name: /^good frames/ })).toBeVisible();
+		await expect(app.ladder.getByRole('row', { name: /^good of 100 frames/ })).toBeVisible();
 		await expect(page.locator('body')).toContainText(/\d ft|\d′/);
 		await noMetres(app, 'plan');
 		await app.verdict.getByRole('button', { name: 'why' }).click();

@@ -5,7 +5,7 @@ import { App, expect, test } from './support/app';
 const fix = async (app: App, fNumber: number) => {
 	await app.rung(fNumber).click();
 	await app.page.mouse.move(5, 5);
-	await expect(app.headline).toContainText(new RegExp(`f/${fNumber},.*fixed`));
+	await expect(app.headline).toContainText(new RegExp(`f/${fNumber},.*locked`));
 };
 
 test('two tabs show each other’s changes', async ({ app, page, context }) => {
@@ -15,9 +15,9 @@ test('two tabs show each other’s changes', async ({ app, page, context }) => {
 	await other.page.goto(page.url());
 	await expect(other.headline).toBeVisible();
 	await fix(app, 8);
-	await expect(other.headline).toContainText(/f\/8,.*fixed/);
+	await expect(other.headline).toContainText(/f\/8,.*locked/);
 	await other.page.getByRole('button', { name: 'Undo' }).click();
-	await expect(app.headline).not.toContainText('fixed');
+	await expect(app.headline).not.toContainText('locked');
 });
 
 test('two tabs that change the same shot at once are asked, and both versions stay', async ({
@@ -50,12 +50,12 @@ test('two tabs that change the same shot at once are asked, and both versions st
 	await other.page.getByRole('button', { name: 'Try again' }).click();
 	const alert = other.page.getByRole('alert');
 	await expect(alert).toContainText('changed in another window');
-	await expect(other.headline).toContainText(/f\/11,.*fixed/);
+	await expect(other.headline).toContainText(/f\/11,.*locked/);
 	await alert.getByRole('button', { name: 'Mine' }).click();
-	await expect(app.headline).toContainText(/f\/11,.*fixed/);
+	await expect(app.headline).toContainText(/f\/11,.*locked/);
 	await other.page.getByRole('button', { name: 'Undo' }).click();
-	await expect(other.headline).toContainText(/f\/8,.*fixed/);
-	await expect(app.headline).toContainText(/f\/8,.*fixed/);
+	await expect(other.headline).toContainText(/f\/8,.*locked/);
+	await expect(app.headline).toContainText(/f\/8,.*locked/);
 });
 
 test('a record that no longer validates is set aside, reported and left where it is', async ({
@@ -115,7 +115,7 @@ test.describe('a store that does not take it', () => {
 		await expect(app.headline).toContainText('Focus on');
 		await fix(app, 8);
 		await page.keyboard.press('Control+z');
-		await expect(app.headline).not.toContainText('fixed');
+		await expect(app.headline).not.toContainText('locked');
 		const download = page.waitForEvent('download');
 		await alert.getByRole('button', { name: 'Save to a file' }).click();
 		expect((await download).suggestedFilename()).toMatch(/\.focalis\.json$/);
@@ -139,7 +139,7 @@ test.describe('a store that does not take it', () => {
 		await expect(alert).toBeHidden();
 		await app.saved();
 		await page.reload();
-		await expect(app.headline).toContainText(/f\/8,.*fixed/);
+		await expect(app.headline).toContainText(/f\/8,.*locked/);
 	});
 });
 

@@ -7,7 +7,7 @@ test('the odds come by themselves, follow a change, and say what would help', as
 	page
 }) => {
 	await app.openSample(/The couple/);
-	const row = app.ladder.getByRole('row', { name: /^good frames, %/ });
+	const row = app.ladder.getByRole('row', { name: /^good of 100 frames/ });
 	await expect(row).toBeVisible();
 	await expect(app.verdict).toContainText(/Take \w+ frames to be 95 % sure of one good one\./);
 
@@ -26,7 +26,7 @@ test('the odds come by themselves, follow a change, and say what would help', as
 	expect(gains.length).toBeGreaterThan(2);
 	expect(gains).toEqual(gains.toSorted((a, b) => b - a));
 	await helps.filter({ hasText: /^Take 1\/\d+ at ISO/ }).click();
-	await expect(why.getByText('The shutter stays at 1/320, as you fixed it.')).toBeVisible();
+	await expect(why.getByText('The shutter stays at 1/320, as you locked it.')).toBeVisible();
 	await page.keyboard.press('Escape');
 	await expect(why).toBeHidden();
 	await page.keyboard.press('Control+z');
@@ -51,7 +51,7 @@ test('my hands: steadier ones and surer focusing need fewer frames; the assumpti
 	page
 }) => {
 	await app.openSample(/The couple/);
-	const row = app.ladder.getByRole('row', { name: /^good frames, %/ });
+	const row = app.ladder.getByRole('row', { name: /^good of 100 frames/ });
 	await expect(row).toBeVisible();
 	await expect(app.verdict).toContainText('Take');
 	const picked = async () => Number(await row.locator('td.pick').textContent());

@@ -10,7 +10,8 @@ test.use({ serviceWorkers: 'allow', ownContext: true });
 test('after one visit one goes on without a network: planning, saving, cards, files', async ({
 	app,
 	page,
-	context
+	context,
+	complaints
 }) => {
 	await app.openSample(/Two families/);
 	await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
@@ -43,6 +44,9 @@ test('after one visit one goes on without a network: planning, saving, cards, fi
 
 	await context.setOffline(false);
 	await expect(page.getByRole('banner').getByText('offline')).toBeHidden();
+	// the browser complains of the network that it is asked for
+	expect(complaints.filter((one) => !one.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]);
+	complaints.length = 0;
 });
 
 test('the app can be installed', async ({ page }) => {
@@ -91,7 +95,7 @@ test.describe('a newer version', () => {
 		await expect(app.headline).toBeVisible();
 		await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
 		await app.rung(8).click();
-		await expect(app.headline).toContainText(/f\/8,.*fixed/);
+		await expect(app.headline).toContainText(/f\/8,.*locked/);
 
 		// the same address serves a service worker that is not the same any more
 		await stop();
@@ -102,12 +106,12 @@ test.describe('a newer version', () => {
 
 		const notice = page.getByRole('status').filter({ hasText: 'A newer Focalis is here' });
 		await expect(notice).toBeVisible();
-		await expect(app.headline).toContainText(/f\/8,.*fixed/);
+		await expect(app.headline).toContainText(/f\/8,.*locked/);
 		await app.rung(11).click();
 		const reloaded = page.waitForEvent('load');
 		await notice.getByRole('button', { name: 'Use it now' }).click();
 		await reloaded;
-		await expect(app.headline).toContainText(/f\/11,.*fixed/);
+		await expect(app.headline).toContainText(/f\/11,.*locked/);
 		await expect(notice).toBeHidden();
 	});
 });

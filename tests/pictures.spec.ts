@@ -57,7 +57,7 @@ async function watched(one: Locator) {
 test('the frame is drawn, settles, and is drawn again after a change', async ({ app, page }) => {
 	await app.openSample(/The couple/);
 	// the last row of the ladder takes its place from the frame
-	await expect(app.ladder.getByRole('row', { name: /^good frames/ })).toBeVisible();
+	await expect(app.ladder.getByRole('row', { name: /^good of 100 frames/ })).toBeVisible();
 	await settled(frame(page));
 	const drawnAfter = await watched(frame(page));
 	const fix = (fNumber: number) => async () => {
@@ -83,7 +83,7 @@ test('what changes while nobody looks is drawn when somebody does', async ({ app
 	await hide(true);
 	await app.rung(2.8).click();
 	await page.mouse.move(5, 5);
-	await expect(app.headline).toContainText('fixed');
+	await expect(app.headline).toContainText('locked');
 	await expect(frame(page)).toHaveAttribute('data-settled', 'false');
 	expect(await contents(frame(page))).toBe(before);
 	await hide(false);
@@ -150,7 +150,7 @@ test('compared with another f-number, another person and the state before, by a 
 	const middle = await clip();
 	await page.keyboard.press('ArrowLeft');
 	expect(await clip()).not.toBe(middle);
-	await page.getByRole('button', { name: 'all plan' }).click();
+	await page.getByRole('button', { name: 'only the plan' }).click();
 	expect(await clip()).toContain('100%');
 
 	await compare.selectOption('focused on Tomás');
@@ -216,7 +216,7 @@ test.describe('saved', () => {
 		await app.openSample(/The bandleader/);
 		// little blur settles with few samples
 		await app.rung(16).click();
-		await expect(app.headline).toContainText('fixed');
+		await expect(app.headline).toContainText('locked');
 		await begun(frame(page));
 	};
 

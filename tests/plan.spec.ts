@@ -19,7 +19,7 @@ test.describe('the ladder', () => {
 
 		await app.rung(11).click();
 		await page.mouse.move(5, 5);
-		await expect(app.headline).toContainText(/f\/11,.*fixed/);
+		await expect(app.headline).toContainText(/f\/11,.*locked/);
 		await expect(app.pick()).not.toHaveText('11');
 		await app.rung(11).click();
 		await expect(app.headline).toHaveText(picked);
@@ -276,7 +276,7 @@ test('why: what binds, the schools, every face over every f-number', async ({ ap
 test('metres and feet, day and night, shortcuts that can be turned off', async ({ app, page }) => {
 	await app.openSample(/Two families/);
 	await page.keyboard.press('u');
-	await expect(app.verdict).toContainText(/sway \d+(\.\d)? (in|ft)/);
+	await expect(app.verdict).toContainText(/In hand: \d+(\.\d)? (in|ft)/);
 	await page.keyboard.press('n');
 	await expect(page.locator('html')).toHaveAttribute('data-look', 'night');
 	await page.reload();
@@ -287,7 +287,7 @@ test('metres and feet, day and night, shortcuts that can be turned off', async (
 	await help.getByRole('checkbox').uncheck();
 	await page.keyboard.press('Escape');
 	await page.keyboard.press('u');
-	await expect(app.verdict).toContainText(/sway \d+(\.\d)? (in|ft)/);
+	await expect(app.verdict).toContainText(/In hand: \d+(\.\d)? (in|ft)/);
 });
 
 const xy = ({ x, y }: { x: number; y: number }): [number, number] => [x, y];

@@ -12,7 +12,7 @@ test('the families on the steps, by pointer', async ({ app, page, browser }) => 
 	await app.openSample(FAMILIES);
 	await expect(app.headline).toContainText(/Focus on .+’s (left|right) eye, middle row/);
 	await expect(app.verdict).toContainText('All fifteen faces hold.');
-	await expect(app.verdict).toContainText(/You may sway \d+ cm/);
+	await expect(app.verdict).toContainText(/In hand: \d+ cm nearer or farther/);
 	await expect(app.verdict).toContainText(/The lanterns? .+\./);
 	const before = await app.headline.textContent();
 	const pickBefore = await app.pick().textContent();
@@ -125,9 +125,9 @@ test('the same by keyboard alone', async ({ app, page }) => {
 		await expect(app.headline).toHaveText(after);
 		await press('ArrowRight');
 		await press('Enter');
-		await expect(app.headline).toContainText('fixed');
+		await expect(app.headline).toContainText('locked');
 		await press('Enter');
-		await expect(app.headline).not.toContainText('fixed');
+		await expect(app.headline).not.toContainText('locked');
 	});
 
 	await test.step('save the file', async () => {

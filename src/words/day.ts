@@ -3,7 +3,7 @@ import type { Guest, Status } from '$core/format/job';
 import { isHuman } from '$core/tables/heads';
 import type { Solution } from '$core/study/plan';
 import { unseenSentences, verdictOf } from './verdict';
-import { distance, type Units } from './numbers';
+import type { Units } from './numbers';
 
 /** Times of a day as one says them. */
 
@@ -39,13 +39,25 @@ export const STATUS_WORDS: Readonly<Record<Status, string>> = {
 	skipped: 'skipped'
 };
 
+const IN_PER_FOOT = 12;
+const M_PER_INCH = 0.0254;
+
+/** A height as people say it: "1.71 m", "5 ft 7 in". */
+export function heightWords(metres: number, units: Units): string {
+	if (units === 'm') return `${metres.toFixed(2)} m`;
+	const inches = Math.round(metres / M_PER_INCH);
+	const feet = Math.floor(inches / IN_PER_FOOT);
+	const rest = inches - feet * IN_PER_FOOT;
+	return rest === 0 ? `${feet} ft` : `${feet} ft ${rest} in`;
+}
+
 /** What is said of somebody of the day: "child, 1.20 m tall (eyes at 1.12 m), glasses, flower girl". */
 export function guestWords(
 	{ build, eyeHeightM, glasses, note }: Omit<Guest, 'id' | 'name'>,
 	units: Units
 ): string {
-	const eyes = `eyes at ${distance(eyeHeightM, units)}`;
-	const tall = isHuman(build) ? `${distance(statureOfEyesM(eyeHeightM), units)} tall, ` : '';
+	const eyes = `eyes at ${heightWords(eyeHeightM, units)}`;
+	const tall = isHuman(build) ? `${heightWords(statureOfEyesM(eyeHeightM), units)} tall, ` : '';
 	return [build === 'adult' ? '' : build, `${tall}${eyes}`, glasses ? 'glasses' : '', note]
 		.filter(Boolean)
 		.join(', ');

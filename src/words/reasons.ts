@@ -51,6 +51,8 @@ const REASONS: Sayings = {
 		`Focus locked, then a lean ${leanM > 0 ? 'forward' : 'back'}, would gain ${stopsInWords(gainStops)}.`,
 	'move-point': (one, { shot }) => {
 		const level = one.isUpright ? ', the body held level' : '';
+		// the points of a body of which nothing was said are anybody's guess
+		if (!one.isGiven) return `Put a focus point on ${nameOf(shot, one)}.`;
 		const where = `column ${one.column + 1} of ${one.columns}, row ${one.row + 1} of ${one.rows}`;
 		return `Put a focus point on ${nameOf(shot, one)}: ${where}${level}.`;
 	},
@@ -117,7 +119,7 @@ const REASONS: Sayings = {
 			frames: 'slower, and hands or people spoil more than one frame in twenty',
 			fixed: ''
 		}[why];
-		if (why === 'fixed') return `The shutter stays at ${shutterWords(shutterS)}, as you fixed it.`;
+		if (why === 'fixed') return `The shutter stays at ${shutterWords(shutterS)}, as you locked it.`;
 		return `No slower than ${shutterWords(shutterS)}: ${because}.`;
 	},
 	spoilt: ({ share, by, shutterS }) =>

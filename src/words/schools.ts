@@ -40,7 +40,7 @@ export const SCHOOLS: Readonly<Record<SchoolOf['school'] | ShutterSchool['school
 	'hand-magnified': 'nobody: by hand, magnified',
 	'hand-finder': 'nobody: by hand, through the finder',
 	flat: 'a flat plane',
-	shell: 'a shell around the camera',
+	shell: 'bent around the camera',
 	'iso-rises': 'the ISO rises, the shutter stays fast',
 	'iso-lowest': 'the ISO stays at its lowest',
 	group: 'for groups, at the slowest',

@@ -6,3 +6,13 @@ export const STATE_MARKS: Readonly<Record<State, string>> = {
 	marginal: '◐',
 	soft: '○'
 };
+
+export const STATE_WORDS: Readonly<Record<State, string>> = {
+	sharp: 'sharp',
+	marginal: 'a stop short',
+	soft: 'soft'
+};
+
+/** How much of the blur that is allowed is used up: "58 % of the blur allowed"; 100 % is the limit. */
+export const allowedWords = (ratio: number): string =>
+	`${Math.round(100 * ratio)} % of the blur allowed`;

@@ -54,11 +54,11 @@ describe('the verdict', () => {
 	it('says that all hold, and how far a body may sway', () => {
 		const { text } = say({ people: group });
 		expect(text).toContain('All three faces hold.');
-		expect(text).toMatch(/You may sway \d+ cm, the (front|back) row may drift \d+ cm\./);
+		expect(text).toMatch(/In hand: \d+ cm nearer or farther/);
 	});
 
 	it('says it in feet and inches too', () => {
-		expect(say({ people: group }, 'ft').text).toMatch(/sway \d+(\.\d)? in/);
+		expect(say({ people: group }, 'ft').text).toMatch(/In hand: \d+(\.\d)? in nearer/);
 	});
 
 	it('says who fails and by how much when it cannot be done', () => {
@@ -66,7 +66,7 @@ describe('the verdict', () => {
 		expect(text).toMatch(
 			/are not sharp; (Aino|Yusuf|Marta) is .*stops? short\.|is .*stops? short of sharp\./
 		);
-		expect(text).not.toContain('You may sway');
+		expect(text).not.toContain('In hand');
 	});
 
 	it('offers the lean when the plane between people is much better', () => {

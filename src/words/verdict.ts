@@ -147,28 +147,30 @@ function leanSentence({ free, focus }: Plan, units: Units): string {
 function slackSentence({ plan, study: { scene } }: Solution, units: Units): string {
 	const { slack } = plan;
 	if (!slack || !plan.feasible) return '';
-	const sway = least(slack.cameraForwardM, slack.cameraBackM);
-	const parts = [sway === null ? 'sway as you like' : `sway ${smallLength(sway, units)}`];
-	if (scene.rows.length > 1) {
-		const drifts = scene.rows.map(({ members }) =>
-			least(
+	const hand = least(slack.cameraForwardM, slack.cameraBackM);
+	if (hand === null) return 'There is more than enough depth in hand.';
+	const [tightest] = scene.rows
+		.flatMap(({ members }, index) => {
+			const inHand = least(
 				...members.flatMap(({ personId }) => {
 					const own = slack.people.find((one) => one.personId === personId);
 					return own ? [own.forwardM, own.backM] : [];
 				})
-			)
-		);
-		const index = drifts.reduce<number>(
-			(tightest, drift, i) => ((drift ?? Infinity) < (drifts[tightest] ?? Infinity) ? i : tightest),
-			0
-		);
-		const drift = drifts[index] ?? null;
-		if (drift !== null) {
-			parts.push(`the ${rowName(index, scene.rows.length)} may drift ${smallLength(drift, units)}`);
-		}
+			);
+			return inHand === null ? [] : [{ index, inHand }];
+		})
+		.toSorted((a, b) => a.inHand - b.inHand);
+	const sentence = `In hand: ${smallLength(hand, units)} nearer or farther`;
+	// of one row it is the same again
+	if (!tightest || scene.rows.length < 2 || Math.abs(tightest.inHand - hand) < A_LITTLE * hand) {
+		return `${sentence}.`;
 	}
-	return `You may ${parts.join(', ')}.`;
+	const row = rowName(tightest.index, scene.rows.length);
+	return `${sentence}, ${smallLength(tightest.inHand, units)} for the ${row}.`;
 }
+
+/** Two margins that differ by less than this share are told as one. */
+const A_LITTLE = 0.1;
 
 function least(...lengths: readonly (number | null)[]): number | null {
 	const known = lengths.filter((one) => one !== null);

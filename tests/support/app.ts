@@ -91,7 +91,7 @@ export class App {
 
 	/** Opens Now and taps its answers, up to its verdict. */
 	async answerNow(...texts: string[]): Promise<void> {
-		await this.page.getByRole('button', { name: 'Now', exact: true }).click();
+		await this.page.getByRole('button', { name: 'Unplanned', exact: true }).click();
 		for (const text of texts) await this.page.locator('label', { hasText: text }).first().click();
 		await expect(this.page.getByRole('button', { name: /Keep it as a shot/ })).toBeVisible();
 	}

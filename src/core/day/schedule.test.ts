@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { endOf, later, minuteOf, moved, pausesIn, timeAt, type Span } from './schedule';
+import { dueAt, endOf, later, minuteOf, moved, pausesIn, timeAt, type Span } from './schedule';
 
 const span = (startsAt: string, minutes: number, name = ''): Span & { name: string } => ({
 	startsAt: `2026-09-26T${startsAt}`,
@@ -36,6 +36,25 @@ describe('pauses', () => {
 
 	it('count from the last end so far, not from the shot before', () => {
 		expect(pausesIn([span('10:00', 120), span('10:10', 5), span('12:30', 5)])).toEqual([-110, 30]);
+	});
+});
+
+describe('what is due', () => {
+	const day = [span('10:00', 30, 'a'), span('10:20', 20, 'b'), span('12:00', 15, 'c')];
+	it.each([
+		['09:00', 0],
+		['10:00', 0],
+		// both are on: the later one
+		['10:25', 1],
+		['10:40', 2],
+		['12:14', 2],
+		['12:15', -1]
+	])('at %s it is %d', (time, index) => {
+		expect(dueAt(day, `2026-09-26T${time}`)).toBe(index);
+	});
+	it('is nothing on another day', () => {
+		expect(dueAt(day, '2026-09-25T09:00')).toBe(-1);
+		expect(dueAt(day, '2026-09-27T09:00')).toBe(-1);
 	});
 });
 

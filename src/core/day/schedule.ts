@@ -92,3 +92,17 @@ function latestOf(order: readonly Span[], from: number): number {
 	const minutes = order.slice(from, lock).reduce((sum, one) => sum + one.minutes, 0);
 	return minuteOf((order[lock] as Span).startsAt) - minutes;
 }
+
+/**
+ * Which span is due at a local time: the one that is on, the latest where several are, else the next
+ * that comes that day; -1 after the last, and on any other day.
+ */
+export function dueAt(spans: readonly Span[], localTime: string): number {
+	const now = minuteOf(localTime);
+	const on = spans.findLastIndex((one) => minuteOf(one.startsAt) <= now && now < endOf(one));
+	if (on >= 0) return on;
+	const date = localTime.slice(0, 10);
+	return spans.findIndex(
+		({ startsAt }) => minuteOf(startsAt) >= now && startsAt.slice(0, 10) === date
+	);
+}

@@ -47,6 +47,7 @@ const FOCUS = [
 		row: z.int(),
 		columns: z.int(),
 		rows: z.int(),
+		isGiven: z.boolean().describe('whether the body’s own focus points are known'),
 		isUpright: z.boolean()
 	}),
 	said('focus', 'between', {

@@ -1,3 +1,4 @@
+import { ON_SENSOR_GRID } from '../format/gear';
 import type { Body, Camera } from '../format/shot';
 import type { FramePoint } from '../geometry/camera';
 
@@ -8,6 +9,12 @@ import type { FramePoint } from '../geometry/camera';
 
 type FocusGrid = Body['focusGrid'];
 type Orientation = Camera['orientation'];
+
+/** Whether a grid is the one that a body has of which nothing was said. */
+export const isUsualGrid = (grid: FocusGrid): boolean =>
+	(Object.keys(ON_SENSOR_GRID) as (keyof FocusGrid)[]).every(
+		(key) => grid[key] === ON_SENSOR_GRID[key]
+	);
 
 export interface FocusPoint {
 	readonly column: number;

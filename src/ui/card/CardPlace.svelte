@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { ScreenProps } from '../screens';
 	import CardScreen from './CardScreen.svelte';
-	import NowScreen from './NowScreen.svelte';
+	import UnplannedScreen from './UnplannedScreen.svelte';
 
 	/** The card of the open shot; without one, a shot from nothing. */
 	let { session, ongo }: ScreenProps = $props();
@@ -10,5 +10,5 @@
 {#if session.shot}
 	<CardScreen {session} {ongo} />
 {:else}
-	<NowScreen {session} onclose={() => ongo('day')} onkept={() => {}} />
+	<UnplannedScreen {session} onclose={() => ongo('day')} onkept={() => {}} />
 {/if}

@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { ASKS_FOR_NOTHING } from '$words/reasons';
+	import { dueAt } from '$core/day/schedule';
 	import { clock } from '$words/day';
+	import { WallClock } from '../shared/clock.svelte';
 	import { indexOfOpen, stepBy } from '../keeping/dayActions';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
@@ -9,13 +11,13 @@
 	import TakenLine from '../shared/TakenLine.svelte';
 	import { CardView } from './card.svelte';
 	import CardFace from './CardFace.svelte';
-	import NowScreen from './NowScreen.svelte';
+	import UnplannedScreen from './UnplannedScreen.svelte';
 	import Steppers from './Steppers.svelte';
 	import { swiping } from './swipe';
 	import TakenSheet from './TakenSheet.svelte';
 	import { keepAwake } from './wakeLock';
 
-	/** What one carries: one shot, large; and Now, for a shot nobody planned. */
+	/** What one carries: one shot, large; and a shot that nobody planned. */
 	interface Props {
 		session: Session;
 		ongo: (place: Place) => void;
@@ -25,7 +27,20 @@
 
 	const kit = useKit();
 	const card = untrack(() => new CardView(session, kit));
-	let isNow = $state(false);
+	let isUnplanned = $state(false);
+	const wall = new WallClock();
+	/** The shot that is due by the clock. */
+	const due = $derived.by(() => {
+		const todo = session.jobShots.filter(({ slot: { status } }) => status === 'planned');
+		return (
+			todo[
+				dueAt(
+					todo.map((one) => one.slot),
+					wall.minute
+				)
+			] ?? null
+		);
+	});
 	let isAwake = $state(false);
 	let isTaking = $state(false);
 	const slot = $derived(session.slot);
@@ -37,7 +52,7 @@
 	function press(event: KeyboardEvent) {
 		const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -1, PageDown: 1 }[event.key];
 		const target = event.target as Element;
-		if (!by || isNow || target.closest('input, select, textarea, dialog')) return;
+		if (!by || isUnplanned || target.closest('input, select, textarea, dialog')) return;
 		event.preventDefault();
 		void stepBy(session, by);
 	}
@@ -45,12 +60,12 @@
 
 <svelte:window onkeydown={press} />
 
-{#if isNow}
-	<NowScreen
+{#if isUnplanned}
+	<UnplannedScreen
 		{session}
-		onclose={() => (isNow = false)}
+		onclose={() => (isUnplanned = false)}
 		onkept={() => {
-			isNow = false;
+			isUnplanned = false;
 			ongo('card');
 		}}
 	/>
@@ -102,7 +117,12 @@
 						>Still to do</button
 					>
 				{/if}
-				<button class="knob" type="button" onclick={() => (isNow = true)}>Now</button>
+				{#if due && due.id !== session.shotId}
+					<button class="knob" type="button" onclick={() => void session.open(due.id)}
+						>Now: <bdi>{clock(due.slot.startsAt)}</bdi></button
+					>
+				{/if}
+				<button class="knob" type="button" onclick={() => (isUnplanned = true)}>Unplanned</button>
 			</div>
 			{#if slot?.status === 'taken' && slot.taken}<TakenLine taken={slot.taken} />{/if}
 			<Steppers {card} />
@@ -174,7 +194,8 @@
 		padding: 0.3rem 0 0.7rem;
 	}
 	.mark .knob {
-		flex: 1;
+		flex: 1 1 auto;
+		padding-inline: 0.4rem;
 		min-height: 3rem;
 		font-size: 1.05rem;
 	}

@@ -8,6 +8,7 @@
 	import type { Place } from '../shared/places';
 	import AddShot from './AddShot.svelte';
 	import { DayView } from './day.svelte';
+	import FNumbers from './FNumbers.svelte';
 	import JobHead from './JobHead.svelte';
 	import People from './People.svelte';
 	import ShotList from './ShotList.svelte';
@@ -57,6 +58,7 @@
 		</div>
 		{#if day.shots.length > 0}
 			<ShotList {day} />
+			<FNumbers {day} />
 			{#if day.found.length === 0}<p class="empty">Nothing here is called that.</p>{/if}
 		{:else}
 			<p class="empty">

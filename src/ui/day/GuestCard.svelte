@@ -1,9 +1,11 @@
 <script lang="ts">
-	import Amount from '../shared/Amount.svelte';
 	import { renamed, standsIn, withGuest, withoutGuest } from '$core/day/guests';
 	import { JOB_LIMITS, type Guest } from '$core/format/job';
 	import { LIMITS } from '$core/format/shot';
-	import { BUILDS } from '$core/tables/heads';
+	import { boundsOf } from '$core/format/bounds';
+	import { eyesOfStatureM, statureOfEyesM } from '$core/day/heights';
+	import { BUILDS, isHuman } from '$core/tables/heads';
+	import HeightField from '../shared/HeightField.svelte';
 	import { EYE_HEIGHT_M } from '$core/arrange/arrange';
 	import type { ShotRecord } from '$data/database';
 	import Pick from '../shared/Pick.svelte';
@@ -13,6 +15,7 @@
 	/** One of the people of the day: what they are like, and the shots they stand in. */
 	let { day, guest }: { day: DayView; guest: Guest } = $props();
 
+	const EYES = boundsOf('job.people.eyeHeightM');
 	const builds = BUILDS.map((value) => ({ value, text: value }));
 	const newGesture = (): string => crypto.randomUUID();
 	let gesture = '';
@@ -61,12 +64,21 @@
 			value={guest.build}
 			onchoose={(build) => change({ build, eyeHeightM: EYE_HEIGHT_M[build] })}
 		/>
-		<Amount
-			of="job.people.eyeHeightM"
+		{#if isHuman(guest.build)}
+			<HeightField
+				label="height"
+				value={statureOfEyesM(guest.eyeHeightM)}
+				low={statureOfEyesM(EYES.low)}
+				high={statureOfEyesM(EYES.high)}
+				onchange={(metres) => change({ eyeHeightM: eyesOfStatureM(metres) })}
+			/>
+		{/if}
+		<HeightField
 			label="eyes above the ground"
 			value={guest.eyeHeightM}
-			onchange={(eyeHeightM, by) => change({ eyeHeightM }, by)}
-			{newGesture}
+			low={EYES.low}
+			high={EYES.high}
+			onchange={(eyeHeightM) => change({ eyeHeightM })}
 		/>
 	</div>
 	<label class="check">
@@ -127,7 +139,7 @@
 	}
 	.pair {
 		display: grid;
-		grid-template-columns: 1fr 1fr;
+		grid-template-columns: repeat(auto-fit, minmax(6.5rem, 1fr));
 		gap: 0.5rem;
 	}
 	legend {

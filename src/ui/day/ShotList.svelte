@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { dragHandle, dragHandleZone, SHADOW_ITEM_MARKER_PROPERTY_NAME } from 'svelte-dnd-action';
 	import { tick } from 'svelte';
-	import { pausesIn } from '$core/day/schedule';
+	import { dueAt, pausesIn } from '$core/day/schedule';
+	import { WallClock } from '../shared/clock.svelte';
 	import type { ShotRecord } from '$data/database';
 	import type { DayView } from './day.svelte';
 	import { clock, pauseWords } from '$words/day';
@@ -17,6 +18,18 @@
 	const items = $derived<readonly Item[]>(dragged ?? day.found);
 	const isWhole = $derived(day.found.length === day.shots.length);
 	const pauses = $derived(pausesIn(day.shots.map(({ slot }) => slot)));
+	const clockOnWall = new WallClock();
+	const dueId = $derived.by(() => {
+		const todo = day.shots.filter(({ slot }) => slot.status === 'planned');
+		return (
+			todo[
+				dueAt(
+					todo.map(({ slot }) => slot),
+					clockOnWall.minute
+				)
+			]?.id ?? null
+		);
+	});
 	const FLIP_MS = matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150;
 
 	interface Dragging {
@@ -100,6 +113,7 @@
 					isFirst={i === 0}
 					isLast={i === items.length - 1}
 					wouldStart={wouldStart?.get(record.id) ?? null}
+					isDue={record.id === dueId}
 				/>
 			</div>
 			{#if pause !== undefined && pauseWords(pause)}

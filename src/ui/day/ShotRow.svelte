@@ -23,9 +23,11 @@
 		isLast: boolean;
 		/** When it would start if what is dragged were dropped here; null where that changes nothing. */
 		wouldStart: string | null;
+		/** By the clock it is the one to take now, or the next. */
+		isDue: boolean;
 	}
 
-	let { day, record, isFirst, isLast, wouldStart }: Props = $props();
+	let { day, record, isFirst, isLast, wouldStart, isDue }: Props = $props();
 
 	const kit = useKit();
 	const shot = $derived(record.shot);
@@ -69,6 +71,7 @@
 		{:else}
 			<strong>{clock(slot.startsAt)}</strong>
 			<span>{durationWords(slot.minutes)}{slot.isLocked ? ', locked' : ''}</span>
+			{#if isDue}<span class="due">due</span>{/if}
 		{/if}
 	</button>
 	<div class="drawing">
@@ -135,6 +138,13 @@
 	.time strong {
 		display: block;
 		font-size: 1.15rem;
+	}
+	.time .due {
+		background: var(--focus);
+		color: var(--sheet);
+		border-radius: 3px;
+		padding: 0 0.3rem;
+		display: inline-block;
 	}
 	.would {
 		color: var(--focus);

@@ -113,7 +113,7 @@
 	/>
 	<Amount
 		of="shot.lens.fieldBend"
-		label="surface of focus: 0 flat, 1 a shell around the camera"
+		label="surface of focus: 0 flat, 1 bent around the camera"
 		value={lens.fieldBend}
 		step={0.05}
 		onchange={(fieldBend) => set({ fieldBend })}

@@ -19,7 +19,7 @@
 		<Button onclick={() => openSampleDay(session)}>Open the sample day</Button>
 		<Button color="light" onclick={() => addShot(session, newShot('New shot'))}>Start a shot</Button
 		>
-		<Button color="light" onclick={onnow}>Now: a verdict in three taps</Button>
+		<Button color="light" onclick={onnow}>A verdict in three taps</Button>
 	</div>
 	<p>Or drop a file of yours on this window.</p>
 </main>

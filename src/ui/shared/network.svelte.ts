@@ -1,3 +1,6 @@
+/** While there is no network it is looked for as often, ms. */
+const ASK_AGAIN_MS = 5000;
+
 /** Whether there is a network, and whether a newer version of the app waits to be used. */
 export class Network {
 	isOffline = $state(!navigator.onLine);
@@ -11,8 +14,12 @@ export class Network {
 	start(): () => void {
 		const stop = new AbortController();
 		const { signal } = stop;
-		addEventListener('online', () => (this.isOffline = false), { signal });
+		const ask = () => void this.#ask();
+		addEventListener('online', ask, { signal });
 		addEventListener('offline', () => (this.isOffline = true), { signal });
+		ask();
+		const timer = setInterval(() => this.isOffline && ask(), ASK_AGAIN_MS);
+		signal.addEventListener('abort', () => clearInterval(timer));
 		void navigator.serviceWorker?.ready.then((registration) => {
 			const look = () => {
 				const { waiting, installing } = registration;
@@ -23,6 +30,16 @@ export class Network {
 			registration.addEventListener('updatefound', look, { signal });
 		});
 		return () => stop.abort();
+	}
+
+	/** A device may think that it has a network and have none: the server knows. */
+	async #ask(): Promise<void> {
+		try {
+			await fetch('/api/health', { cache: 'no-store' });
+			this.isOffline = false;
+		} catch {
+			this.isOffline = true;
+		}
 	}
 
 	/** Goes on with the newer version. What is not saved yet must be saved before. */

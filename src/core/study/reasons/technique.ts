@@ -1,6 +1,7 @@
 import type { Candidate, Take } from '../candidate';
 import type { Reason, SpotRef } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
+import { isUsualGrid } from '../../technique/focusPoints';
 import { hasFixedAperture } from '../../optics/fNumber';
 import { takenByCamera } from '../leftToItself';
 import type { FocusTechnique } from '../technique';
@@ -102,7 +103,8 @@ function wayReason({ body, camera }: Shot, candidate: Candidate, taken: FocusTec
 	if (technique === 'move-point' && point) {
 		const { columns, rows } = body.focusGrid;
 		const isUpright = camera.orientation === 'portrait';
-		return { topic, code: technique, ...spot, ...point, columns, rows, isUpright };
+		const isGiven = !isUsualGrid(body.focusGrid);
+		return { topic, code: technique, ...spot, ...point, columns, rows, isGiven, isUpright };
 	}
 	if (technique === 'reframe') return { topic, code: technique, ...spot, hasPoint };
 	if (candidate.kind === 'plane') {

@@ -38,7 +38,7 @@
 	.phone {
 		position: fixed;
 		inset: auto 0 calc(var(--places, 0rem) + env(safe-area-inset-bottom)) 0;
-		max-height: 34dvh;
+		max-height: 30dvh;
 		z-index: 20;
 	}
 </style>

@@ -8,6 +8,9 @@
 
 	let { plan, person }: { plan: PlanView; person: Person } = $props();
 
+	/** Which way the degrees turn. */
+	const wayWords = (turnDeg: number) =>
+		turnDeg === 0 ? '' : turnDeg > 0 ? ', to the right' : ', to the left';
 	const newGesture = (kind: string) => plan.newGesture(kind);
 	const set = (change: Partial<Person>, gesture?: string) =>
 		plan.change(changePerson(plan.shot, person.id, change), gesture);
@@ -28,7 +31,7 @@
 	/>
 	<Amount
 		of="shot.people.turnDeg"
-		label="head turned"
+		label="head turned{wayWords(person.turnDeg)}"
 		value={person.turnDeg}
 		step={5}
 		digits={0}

@@ -4,6 +4,7 @@
 	import StateMark from '../../shared/StateMark.svelte';
 	import { devicePx } from '../../shared/size';
 	import { wishOf, type Drawable } from '../pictures';
+	import { allowedWords, STATE_WORDS } from '$words/states';
 	import type { EyeTile } from './eyeTiles';
 
 	/** One face: its eyes as the sensor has them. Click to focus there, Enter for the large view. */
@@ -26,11 +27,7 @@
 		)
 	);
 	const scale = $derived(`${Math.round(tile.closeUp.share * 100)} %`);
-	const stateWords = $derived(
-		tile.state === null
-			? 'nothing asked'
-			: { sharp: 'sharp', marginal: 'a stop short', soft: 'soft' }[tile.state]
-	);
+	const stateWords = $derived(tile.state === null ? 'nothing asked' : STATE_WORDS[tile.state]);
 
 	/** Only what is in sight is drawn. */
 	$effect(() => {
@@ -74,10 +71,17 @@
 			<bdi>{tile.name}</bdi>
 			{#if tile.state !== null && tile.ratio !== null}
 				<span class="ratio is-{tile.state}"
-					><StateMark state={tile.state} /> {tile.ratio.toFixed(2)}</span
+					><StateMark state={tile.state} />
+					{tile.state === 'marginal' ? 'short' : STATE_WORDS[tile.state]}</span
 				>
 			{/if}
 		</span>
+		{#if tile.state !== null && tile.ratio !== null}
+			<!-- how much of the blur that is allowed: full is the limit -->
+			<span class="bar is-{tile.state}" title={allowedWords(tile.ratio)} aria-hidden="true"
+				><span style:width="{Math.min(100, 100 * tile.ratio)}%"></span></span
+			>
+		{/if}
 		<span class="line small">
 			{#if tile.isSoftAtFullSize}soft at full size{:else}{tile.where.split(',')[0] ?? ''}{/if}
 		</span>
@@ -123,6 +127,17 @@
 	}
 	.ratio {
 		flex: none;
+	}
+	.bar {
+		display: block;
+		height: 4px;
+		margin: 0.1rem 0.3rem;
+		background: color-mix(in srgb, currentColor 22%, transparent);
+	}
+	.bar span {
+		display: block;
+		height: 100%;
+		background: currentColor;
 	}
 	.small {
 		font-size: 0.75rem;

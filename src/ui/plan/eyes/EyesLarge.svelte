@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { allowedWords } from '$words/states';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { stateOf } from '$core/sharpness/state';
 	import Picture from '../../shared/Picture.svelte';
@@ -38,7 +39,7 @@
 
 	function words({ ratio, blurPx }: FacePart): string {
 		const px = blurPx < 10 ? blurPx.toFixed(1) : Math.round(blurPx);
-		return `${ratio.toFixed(2)}, over ${px} px`;
+		return `${allowedWords(ratio)}, over ${px} px`;
 	}
 </script>
 

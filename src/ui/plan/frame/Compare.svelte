@@ -60,7 +60,7 @@
 	/>
 	<div class="swap">
 		<button class="knob" type="button" onclick={() => (at = at > 50 ? 0 : 100)}>
-			{at > 50 ? 'all second' : 'all plan'}
+			{at > 50 ? 'only the other' : 'only the plan'}
 		</button>
 		<button class="knob" type="button" aria-label="Stop comparing" onclick={() => (second = null)}
 			>✕</button

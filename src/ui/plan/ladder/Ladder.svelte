@@ -71,7 +71,7 @@
 									aria-pressed={fixedExact === shownExact}
 									onclick={() => toggle(shownExact)}
 								>
-									{fixedExact === shownExact ? `free f/${shownF}` : `fix f/${shownF}`}
+									{fixedExact === shownExact ? `unlock f/${shownF}` : `lock f/${shownF}`}
 								</button>
 							{/if}
 						</td>

@@ -46,11 +46,11 @@
 			aria-pressed={isFixedHere}
 			onclick={() => plan.fix(isFixedHere ? null : rung.fNumberExact)}
 		>
-			{isFixedHere ? 'free' : 'fix'}
+			{isFixedHere ? 'unlock' : 'lock'}
 		</button>
 		{#if plan.isPeeking}
 			<button class="knob" type="button" onclick={() => plan.peek(null)}
-				>back to {plan.isFixed ? 'fixed' : 'pick'}</button
+				>back to {plan.isFixed ? 'locked' : 'pick'}</button
 			>
 		{/if}
 	</div>

@@ -135,7 +135,7 @@ export function ladderTable(
 function oddsLine({ study: { rungs } }: Solution, odds: OddsTable | null): Line {
 	return {
 		key: 'odds',
-		label: 'good frames, %',
+		label: 'good of 100 frames',
 		ref: { kind: 'camera', id: 'camera' },
 		isSingle: false,
 		cells: rungs.map((take) => {

@@ -60,9 +60,10 @@
 	<p>Counting frames…</p>
 {:else}
 	<p>
-		{framesSentence(odds)} Of {odds.frames} frames tried in thought, {aboutShare(odds.share)} are good,
-		by the count {between(odds)}, if the assumptions hold: everybody who must be sharp is, with open
-		eyes. Each frame is focused anew.
+		{framesSentence(odds)} Of {odds.frames} frames played through by the numbers, {aboutShare(
+			odds.share
+		)} are good, by the count {between(odds)}, if the assumptions hold: everybody who must be sharp
+		is, with open eyes. Each frame is focused anew.
 	</p>
 	{#if table && table.progress < 1}
 		<label>counting on <progress max={1} value={table.progress}></progress></label>

@@ -34,7 +34,7 @@
 
 <Choice
 	label="the shutter"
-	options={[...SHUTTER_RULES, { value: 'fixed', text: 'fixed' }]}
+	options={[...SHUTTER_RULES, { value: 'fixed', text: 'locked' }]}
 	value={fixedS === undefined ? ruleValue(shot.choices.shutterRule) : 'fixed'}
 	onchoose={chooseShutter}
 />

@@ -20,7 +20,10 @@ export function heldWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units
 	const words = [`${distance(depthM, units)} away`];
 	if (ref.kind === 'person') {
 		const person = shot.people.find(({ id }) => id === ref.id);
-		if (person && person.turnDeg !== 0) words.push(`turned ${Math.abs(person.turnDeg)}°`);
+		if (person && person.turnDeg !== 0)
+			words.push(
+				`turned ${Math.abs(person.turnDeg)}° to the ${person.turnDeg > 0 ? 'right' : 'left'}`
+			);
 	}
 	const { rows } = scene;
 	const index = rows.findIndex(({ members }) =>

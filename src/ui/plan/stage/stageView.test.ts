@@ -191,7 +191,7 @@ describe('what is on the stage', () => {
 
 	it('says where an object is while it is held, and how far from its neighbours', () => {
 		expect(heldWords({ kind: 'person', id: 'b' }, shot, scene, 'm')).toMatch(
-			/^4\.00 m away · turned 30° · \d+ cm to the row behind$/
+			/^4\.00 m away · turned 30° to the right · \d+ cm to the row behind$/
 		);
 		expect(heldWords({ kind: 'person', id: 'c' }, shot, scene, 'm')).toMatch(
 			/behind the row before$/

@@ -16,8 +16,7 @@
 	const fromM = $derived(plan.shown?.plan.focus?.fromSensorM ?? null);
 	const words = $derived(
 		[
-			shot.lens.name,
-			isZoom(shot.lens) ? `${Math.round(shot.camera.focalMm)} mm` : '',
+			`${shot.lens.name}${isZoom(shot.lens) ? ` at ${Math.round(shot.camera.focalMm)} mm` : ''}`,
 			fromM === null ? '' : distance(fromM, settings.units),
 			shot.body.name
 		]
@@ -28,7 +27,7 @@
 </script>
 
 <button
-	class="knob gear"
+	class="gear"
 	type="button"
 	aria-haspopup="dialog"
 	aria-label="Lens and body: {words}"
@@ -54,8 +53,18 @@
 
 <style>
 	.gear {
-		max-width: 100%;
-		white-space: normal;
+		color: var(--ink);
 		text-align: left;
+		text-decoration: underline;
+		text-underline-offset: 2px;
+		min-height: 1.5rem;
+		padding: 0 0.35rem;
+	}
+	/* large under a thumb without pushing the lines apart */
+	@media (pointer: coarse) {
+		.gear {
+			padding: 0.85rem 0.35rem;
+			margin-block: -0.85rem;
+		}
 	}
 </style>

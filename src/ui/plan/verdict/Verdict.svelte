@@ -50,23 +50,21 @@
 
 <section class="verdict" aria-label="Verdict" data-feasible={shown?.plan.feasible ?? ''}>
 	{#if verdict?.focusOn}
-		<div class="head">
-			<h1>
-				<StateMark state={outcome} />
-				{shown?.plan.feasible ? 'Focus on' : 'Not all sharp. Best: focus on'}
-				<em><bdi>{verdict.focusOn}</bdi></em>{verdict.where ? `, ${verdict.where}` : ''}.
-				<em class="f">{verdict.fNumber}</em>{verdict.exposure &&
-					`, ${verdict.exposure}`}{#if plan.isPeeking}<span class="tag">peek</span
-					>{:else if plan.isFixed}<span class="tag">fixed</span>{/if}
-			</h1>
-			<Gear {plan} />
-		</div>
+		<h1>
+			<StateMark state={outcome} />
+			{shown?.plan.feasible ? 'Focus on' : 'Not all sharp. Best: focus on'}
+			<em><bdi>{verdict.focusOn}</bdi></em>{verdict.where ? `, ${verdict.where}` : ''}.
+			<em class="f">{verdict.fNumber}</em>{verdict.exposure &&
+				`, ${verdict.exposure}`}{#if plan.isPeeking}<span class="tag">peek</span
+				>{:else if plan.isFixed}<span class="tag">locked</span>{/if}
+		</h1>
 		<p>
 			<Named
 				text={[...verdict.sentences, past, toTake].filter(Boolean).join(' ')}
 				shot={plan.shot}
 			/>
 			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
+			<Gear {plan} />
 		</p>
 		{#if costs.length > 0}
 			<p class="costs"><Named text={costs.join(' ')} shot={plan.shot} /></p>
@@ -95,13 +93,6 @@
 </Modal>
 
 <style>
-	.head {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: baseline;
-		justify-content: space-between;
-		gap: 0.1rem 1rem;
-	}
 	.first {
 		max-width: 36rem;
 		padding-top: 0.3rem;

@@ -1,8 +1,11 @@
 import { expect, test } from './support/app';
 
-test('Now answers before there is any shot, and keeps the first one', async ({ app, page }) => {
+test('an unplanned shot is answered before there is any shot, and keeps the first one', async ({
+	app,
+	page
+}) => {
 	await page.goto('/');
-	await page.getByRole('button', { name: /^Now/ }).click();
+	await page.getByRole('button', { name: 'A verdict in three taps' }).click();
 	for (const text of ['85 mm f/1.4', 'head and shoulders', 'one']) {
 		await page.locator('label', { hasText: text }).first().click();
 	}

@@ -26,7 +26,7 @@
 	let { session, onclose, onkept }: Props = $props();
 
 	const kit = useKit();
-	const blank = newShot('Now');
+	const blank = newShot('Unplanned');
 	const body = $derived(session.shot?.body ?? blank.body);
 	const lenses = $derived(kit.lensesFor(body));
 
@@ -83,9 +83,9 @@
 	}
 </script>
 
-<main class="now">
+<main class="unplanned">
 	<header>
-		<h1>Now</h1>
+		<h1>Unplanned</h1>
 		<p>A shot nobody planned: three taps to a verdict.</p>
 		<button class="knob" type="button" onclick={onclose}>Back</button>
 	</header>
@@ -130,7 +130,7 @@
 </main>
 
 <style>
-	.now {
+	.unplanned {
 		flex: 1;
 		display: grid;
 		grid-template-columns: 24rem minmax(0, 1fr);
@@ -193,7 +193,7 @@
 		margin-top: 0.6rem;
 	}
 	@media (max-width: 45rem) {
-		.now {
+		.unplanned {
 			display: flex;
 			flex-direction: column;
 			padding: 0.3rem 0.7rem 1rem;

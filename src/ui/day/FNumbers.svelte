@@ -1,0 +1,57 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { spreadOf } from '$core/day/fNumbers';
+	import { capital, count, fStop } from '$words/numbers';
+	import { useKit } from '../kit/kit.svelte';
+	import type { DayView } from './day.svelte';
+	import { askSolution } from './solutions';
+
+	/** At which f-numbers the day is taken; too many alike are pointed out once. */
+	let { day }: { day: DayView } = $props();
+
+	const kit = useKit();
+	/** Of more shots than this the others wait. */
+	const MOST = 100;
+	const shots = $derived(day.shots.slice(0, MOST).map(({ id, shot }) => ({ id, shot })));
+	let found = $state.raw<ReadonlyMap<string, number>>(new Map());
+	$effect(() => {
+		const stops = shots.map(({ id, shot }) =>
+			askSolution(shot, kit.contents.spreads, (solution) => {
+				const fNumber = solution?.plan.fNumber;
+				if (fNumber != null) untrack(() => (found = new Map(found).set(id, fNumber)));
+			})
+		);
+		return () => stops.forEach((stop) => stop());
+	});
+	const spread = $derived(spreadOf(shots.flatMap(({ id }) => found.get(id) ?? [])));
+	const alike = $derived.by(() => {
+		if (!spread.alike) return '';
+		const { from, to, shots: many } = spread.alike;
+		const range = from === to ? fStop(from) : `${fStop(from)} to ${fStop(to)}`;
+		return `${capital(count(many))} of ${count(shots.length)} are at ${range}: a whole set with one look.`;
+	});
+</script>
+
+{#if spread.counts.length > 0}
+	<p class="spread">
+		f-numbers:
+		{#each spread.counts as { fNumber, shots: many } (fNumber)}
+			<span><strong>{fNumber}</strong>{many > 1 ? ` × ${many}` : ''}</span>
+		{/each}
+		{#if alike}<em>{alike}</em>{/if}
+	</p>
+{/if}
+
+<style>
+	.spread {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.1rem 0.7rem;
+		padding: 0.5rem 0;
+		color: var(--ink-2);
+	}
+	em {
+		color: var(--marginal);
+		font-style: normal;
+	}
+</style>
