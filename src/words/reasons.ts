@@ -1,6 +1,6 @@
 import type { Reason, ReasonOf, SpotRef } from '$core/format/reasons';
 import type { Shot } from '$core/format/shot';
-import { isoWords, shutterWords } from './light';
+import { isoWords, powerWords, shutterWords } from './light';
 import { nameOf, nameOfId, namesOf } from './names';
 import {
 	stopsInWords,
@@ -108,6 +108,12 @@ const REASONS: Sayings = {
 	unseen: ({ personId, why, by }, { shot }) =>
 		`${nameOfId(shot, personId)} is ${unseenWords(why, nameOfId(shot, by))}.`,
 	outside: ({ thingId }, { shot }) => `${nameOfId(shot, thingId)} is outside the frame.`,
+	'second-flash': ({ power, distanceM, ratio }, { units }) =>
+		power === null
+			? `The second flash has not the power for that from ${distance(distanceM, units)}: bring it nearer.`
+			: `The second flash at ${powerWords(power)} from ${distance(distanceM, units)}: where both fall it is ${Number(ratio.toFixed(1))} to 1 against its own side.`,
+	'room-colour': () =>
+		'The room’s own light shows beside the flash, and lamps are warmer than it: a warming gel on the flash, with the white balance set for lamps, brings them together.',
 	stretched: ({ personId, share }, { shot }) =>
 		`${nameOfId(shot, personId)}, near the edge of so wide a lens, is drawn ${shareInWords(share)} too wide: nearer to the middle, or a step back.`,
 	shutter: ({ shutterS, why, personId = null, focalMm }, { shot }) => {

@@ -120,6 +120,12 @@ const LIGHT = [
 	said('light', 'sync', { shutterS: z.number() }),
 	said('light', 'room-light', { belowStops: stops.describe('the room below the flash') }),
 	said('light', 'frozen', {}),
+	said('light', 'second-flash', {
+		power: z.number().nullable().describe('null where it has not as much'),
+		distanceM: metres,
+		ratio: z.number().describe('of what both light to what the second lights alone')
+	}),
+	said('light', 'room-colour', {}),
 	said('light', 'group-shutter', { shutterS: z.number() })
 ] as const;
 

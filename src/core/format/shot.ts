@@ -109,11 +109,26 @@ const LightSchema = z.discriminatedUnion(
 			guideNumberM: length('the guide number', 0.5, 500, 'm'),
 			distanceM: length('the distance of the flash', 0.05, 500, 'm'),
 			ambientEv100: number('the EV of the room', -20, 30),
-			leastPower: number('the flash’s least power', 1 / 1024, 1).default(1 / 128)
+			leastPower: number('the flash’s least power', 1 / 1024, 1).default(1 / 128),
+			/** By a softbox, by bouncing, by a gel. */
+			lossStops: number('what the flash loses on its way', 0, 8, 'stops').optional(),
+			/** A second flash of the same kind, so many times weaker on the people. */
+			second: record('the second flash', {
+				ratio: number('how many times weaker it is', 1, 32),
+				distanceM: length('the distance of the second flash', 0.05, 500, 'm')
+			}).optional()
 		})
 	],
 	{ error: () => 'the light must be ambient or flash' }
 );
+
+/** Where the sun stands, seen from the stage. */
+const SunSchema = record('the sun', {
+	aroundDeg: number('the direction of the sun', -180, 180, 'degrees').describe(
+		'0 where the stage’s depth runs, positive to the right'
+	),
+	altitudeDeg: number('the height of the sun', -90, 90, 'degrees')
+});
 
 const FocusChoiceSchema = z.union(
 	[
@@ -178,6 +193,7 @@ export const ShotSchema = record('the shot', {
 	place: PlaceSchema.optional(),
 	sharpness: SharpnessSchema.default({ standard: 'screen' }),
 	light: LightSchema.optional(),
+	sun: SunSchema.optional(),
 	choices: ChoicesSchema.default(NO_CHOICES)
 })
 	.refine(({ camera, lens }) => within(camera.focalMm, lens.focalMm), {

@@ -171,7 +171,8 @@ export function flashExposure(
 	}
 ): Exposure {
 	const [lowest, highest] = body.iso;
-	const atIso100 = ((fNumber * light.distanceM) / light.guideNumberM) ** 2;
+	const reaching = 2 ** -(light.lossStops ?? 0);
+	const atIso100 = ((fNumber * light.distanceM) / light.guideNumberM) ** 2 / reaching;
 	const iso =
 		typeof choices.isoRule === 'number'
 			? choices.isoRule
@@ -203,6 +204,21 @@ export function flashExposure(
 				: 0,
 		roomBelowStops: below
 	};
+}
+
+/**
+ * Power of a second flash of the same kind that lights the people so many times less, by the square
+ * law; null where that is more than it has.
+ *
+ * @param power of the first
+ */
+export function secondPower(
+	{ distanceM, second }: Extract<NonNullable<Shot['light']>, { mode: 'flash' }>,
+	power: number
+): number | null {
+	if (!second) return null;
+	const wanted = (power / second.ratio) * (second.distanceM / distanceM) ** 2;
+	return wanted > 1 ? null : wanted;
 }
 
 /** From here on a test frame without flash is black, and the flash freezes people, stops. */

@@ -183,6 +183,21 @@ describe('things', () => {
 	});
 });
 
+describe('the sun', () => {
+	const codes = (sun: Shot['sun'], ev100 = 15) =>
+		cautionsOf({
+			...shotOf({ people: [ahead('p', 3)], light: { mode: 'ambient', ev100 } }),
+			sun
+		}).map(({ code }) => code);
+
+	it('is warned of where the camera might look into it, once it is known where it stands', () => {
+		expect(codes(undefined)).toContain('sun');
+		expect(codes({ aroundDeg: 20, altitudeDeg: 15 }, 10)).toContain('sun');
+		expect(codes({ aroundDeg: 160, altitudeDeg: 15 })).not.toContain('sun');
+		expect(codes({ aroundDeg: 20, altitudeDeg: -3 })).not.toContain('sun');
+	});
+});
+
 describe('cautions', () => {
 	const codes = (shot: Shot) => cautionsOf(shot).map(({ code }) => code);
 	const flash = {

@@ -102,6 +102,14 @@ export class PlanView {
 		const { slot } = this.#session;
 		return (slot?.status === 'taken' && slot.taken) || null;
 	}
+	/** When the shot is taken, by the clock there. */
+	get startsAt(): string {
+		return this.#session.slot?.startsAt ?? new Date().toISOString().slice(0, 16);
+	}
+	/** The time zone of the day; the device's when missing. */
+	get timeZone(): string | undefined {
+		return this.#session.job?.timeZone;
+	}
 	/** The people of the day. */
 	get guests(): readonly Guest[] {
 		return this.#session.job?.people ?? [];

@@ -41,6 +41,12 @@ const LimitsSchema = z.object({
 	highestIso: z.number().positive().optional().catch(undefined)
 });
 
+const SunPlaceSchema = z.object({
+	latitudeDeg: z.number().min(-90).max(90).catch(50),
+	longitudeDeg: z.number().min(-180).max(180).catch(10),
+	lookingDeg: z.number().min(0).max(360).catch(0)
+});
+
 const FramingSchema = z.object({
 	part: z.enum(PARTS).catch('waist-up'),
 	margin: z.number().min(0).max(0.4).catch(USUAL_MARGIN)
@@ -61,6 +67,8 @@ const SettingsSchema = z.object({
 	/** Body and lens that were chosen last: what new shots begin with. */
 	gear: z.object({ body: BodySchema, lens: LensSchema }).nullable().catch(null),
 	myWay: MyWaySchema.catch(MyWaySchema.parse({})),
+	/** Where the sun was asked for last, and where the stage looked, from north. */
+	sunPlace: SunPlaceSchema.catch(SunPlaceSchema.parse({})),
 	limits: z.partialRecord(z.enum(KINDS), LimitsSchema).catch({}),
 	lastShotId: z.string().nullable().catch(null),
 	/** When everything was backed up last, ms. */
@@ -118,6 +126,9 @@ class Settings {
 	}
 	get framing(): Framing {
 		return { ...this.#values.framing, personIds: [] };
+	}
+	get sunPlace() {
+		return this.#values.sunPlace;
 	}
 	get limits() {
 		return this.#values.limits;

@@ -1,5 +1,6 @@
 import type { Caution } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
+import { wrapDeg } from '../../geometry/angle';
 
 /** A camera this high is on something, m. */
 const RAISED_CAMERA_M = 2.2;
@@ -10,11 +11,21 @@ export const SUN_EV = 14;
 /** More people than this are put on something. */
 const MANY = 6;
 
+/** The sun this far from where the camera looks is still in danger of being looked at, degrees. */
+const TOWARDS_DEG = 75;
+
+/** Whether one might look into the sun: by where it stands, else by how bright it is. */
+function isSunInSight({ sun, camera }: Shot, ev100: number): boolean {
+	if (!sun) return ev100 >= SUN_EV;
+	return sun.altitudeDeg > 0 && Math.abs(wrapDeg(sun.aroundDeg - camera.panDeg)) <= TOWARDS_DEG;
+}
+
 /**
  * Cautions that apply to a shot. Not legal or medical advice: local rules, venue staff and licensed
  * people come first.
  */
-export function cautionsOf({ people, camera, light }: Shot): Caution[] {
+export function cautionsOf(shot: Shot): Caution[] {
+	const { people, camera, light } = shot;
 	const flash = light?.mode === 'flash';
 	const ev100 = light?.mode === 'ambient' ? light.ev100 : (light?.ambientEv100 ?? 0);
 	const has = (...builds: readonly string[]) => people.some(({ build }) => builds.includes(build));
@@ -25,7 +36,7 @@ export function cautionsOf({ people, camera, light }: Shot): Caution[] {
 		'flash-infant': flash && has('infant'),
 		'flash-animal': flash && has('cat', 'dog'),
 		'flash-people': flash && people.length > 0,
-		sun: ev100 >= SUN_EV,
+		sun: isSunInSight(shot, ev100),
 		'raised-camera': camera.position.y > RAISED_CAMERA_M,
 		'raised-people': isRaised || people.length > MANY,
 		support: camera.support === 'tripod' || camera.support === 'monopod',

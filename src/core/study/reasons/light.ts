@@ -2,7 +2,7 @@ import type { Take } from '../candidate';
 import type { LightFlag } from '../../format/plan';
 import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
-import { comfortIsoOf, type Exposure } from '../../light/exposure';
+import { comfortIsoOf, secondPower, type Exposure } from '../../light/exposure';
 import { GROUP_PREFERRED_S, type Floor } from '../../light/shutterFloor';
 import { floorOf, floorsOf, isFrozen, slowestOf, standsForS } from '../light';
 
@@ -49,9 +49,28 @@ export function lightReasons(take: Take, exposure: Exposure | null): Reason[] {
 		...shutterReasons(take, exposure, frozen),
 		...spoiltReasons(take, exposure),
 		...(exposure?.flags.map((flag) => flagReason(shot, flag, exposure)) ?? []),
-		...(frozen ? [{ topic, code: 'frozen' } as const] : [])
+		...(frozen ? [{ topic, code: 'frozen' } as const] : []),
+		...secondReasons(shot, exposure),
+		...(isRoomColoured(shot, exposure) ? [{ topic, code: 'room-colour' } as const] : [])
 	];
 }
+
+/** What the second flash is set to. */
+function secondReasons({ light }: Shot, exposure: Exposure | null): Reason[] {
+	if (light?.mode !== 'flash' || !light.second || exposure?.flashPower == null) return [];
+	const { ratio, distanceM } = light.second;
+	const power = secondPower(light, exposure.flashPower);
+	return [{ topic, code: 'second-flash', power, distanceM, ratio: ratio + 1 }];
+}
+
+/** A room as dark as this is lit by lamps, EV at ISO 100. Common practice, no source. */
+const LAMPS_EV = 8;
+
+/** Whether the colour of the room's lamps shows beside the flash. */
+const isRoomColoured = ({ light }: Shot, exposure: Exposure | null): boolean =>
+	light?.mode === 'flash' &&
+	light.ambientEv100 <= LAMPS_EV &&
+	(exposure?.flags.includes('room-light') ?? false);
 
 /** From this share on it is told what a shutter spoils. */
 const MUCH_SPOILT = 0.25;

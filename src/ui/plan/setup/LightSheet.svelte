@@ -10,6 +10,8 @@
 	import Choice from '../../shared/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
 	import Pick from '../../shared/Pick.svelte';
+	import FlashFields from './FlashFields.svelte';
+	import SunFields from './SunFields.svelte';
 	import LightLimits from './LightLimits.svelte';
 	import { fStop } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';
@@ -99,6 +101,7 @@
 				{newGesture}
 			/>
 		</div>
+		<FlashFields {light} onchange={set} {newGesture} />
 	{/if}
 
 	{#if light}
@@ -173,6 +176,8 @@
 		</div>
 		<LightLimits {plan} />
 	{/if}
+
+	<SunFields {plan} />
 
 	<div class="result" role="status">
 		{#if plan.shown?.plan.fNumber != null}

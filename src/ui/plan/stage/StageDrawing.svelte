@@ -12,6 +12,7 @@
 	import Ruler from './Ruler.svelte';
 	import RowLabel from './RowLabel.svelte';
 	import ThingStroke from './ThingStroke.svelte';
+	import SunMark from './SunMark.svelte';
 	import StandingFloor from './StandingFloor.svelte';
 	import Zone from './Zone.svelte';
 	import { StageHands } from './hands.svelte';
@@ -180,6 +181,9 @@
 				isActive={sameObject(hands.active, { kind: 'thing', id: thing.id })}
 			/>
 		{/each}
+		{#if shot.sun && shot.sun.altitudeDeg > 0 && side === 'above'}
+			<SunMark {view} sun={shot.sun} />
+		{/if}
 		{#if line.length > 1}
 			<polyline class="plane" points={line.map(({ x, y }) => `${x},${y}`).join(' ')} />
 		{/if}
