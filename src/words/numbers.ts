@@ -88,6 +88,16 @@ export function signedPercent(share: number): string {
 	return `${percent > 0 ? '+' : percent < 0 ? '−' : ''}${Math.abs(percent)} %`;
 }
 
+/** Below this a depth is told to the millimetre, m. */
+const CLOSE_M = 0.1;
+
+/** A depth of field as a table tells it: "1.3 cm", "1.3 m", "∞". */
+export function depthWords(metres: number, units: Units): string {
+	if (metres === Infinity) return '∞';
+	if (units === 'm' && metres < CLOSE_M) return `${(metres * 100).toFixed(1)} cm`;
+	return smallLength(metres, units);
+}
+
 const FRACTIONS: readonly (readonly [number, string])[] = [
 	[1, 'all'],
 	[3 / 4, 'three quarters'],

@@ -13,11 +13,12 @@ import greekExt700 from '@fontsource/noto-sans/files/noto-sans-greek-ext-700-nor
 import vietnamese400 from '@fontsource/noto-sans/files/noto-sans-vietnamese-400-normal.woff?url';
 import vietnamese700 from '@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff?url';
 import type { Paper } from '../files/out/cardsPdf';
+import type { LensTable } from '../files/out/lensTable';
 import type { PrintedCard } from '../files/out/printed';
 import type { CardsQuestions, FontAddress } from './cards.worker';
 import { WorkerPort } from './port';
 
-/** Cards for paper, made beside the page; started when first asked. */
+/** Cards and tables for paper, made beside the page; started when first asked. */
 
 /** The fonts on paper, in the order in which they are asked for a letter. */
 const FONTS: readonly FontAddress[] = [
@@ -39,3 +40,6 @@ export const cardsAsPdf = (
 	cards: readonly PrintedCard[],
 	paper: Paper
 ): Promise<Uint8Array> => port.ask('pdf', { title, cards, paper, fonts: FONTS });
+
+export const tableAsPdf = (table: LensTable, paper: Paper): Promise<Uint8Array> =>
+	port.ask('table', { table, paper, fonts: FONTS });

@@ -1,10 +1,12 @@
 import { transfer } from 'comlink';
 import { cardsPdf, type Paper } from '../files/out/cardsPdf';
+import type { LensTable } from '../files/out/lensTable';
+import { lensTablePdf } from '../files/out/lensTablePdf';
 import type { PrintedCard } from '../files/out/printed';
 import type { DrawText, FontFile } from '../files/out/typesetting';
 import { serve } from './protocol';
 
-/** Makes the cards for paper, beside the page. */
+/** Makes cards and tables for paper, beside the page. */
 
 async function bytesOf(address: string): Promise<Uint8Array> {
 	const response = await fetch(address);
@@ -59,16 +61,33 @@ export type CardsQuestions = {
 		partial: never;
 		answer: Uint8Array;
 	};
+	readonly table: {
+		question: {
+			readonly table: LensTable;
+			readonly paper: Paper;
+			readonly fonts: readonly FontAddress[];
+		};
+		partial: never;
+		answer: Uint8Array;
+	};
 };
+
+function fontsFrom(addresses: readonly FontAddress[]): Promise<FontFile[]> {
+	// a failed load is tried again the next time
+	fonts ??= load(addresses).catch((error: unknown) => {
+		fonts = null;
+		throw error;
+	});
+	return fonts;
+}
 
 serve<CardsQuestions>({
 	async pdf({ title, cards, paper, fonts: addresses }) {
-		// a failed load is tried again the next time
-		fonts ??= load(addresses).catch((error: unknown) => {
-			fonts = null;
-			throw error;
-		});
-		const bytes = await cardsPdf(title, cards, paper, await fonts, drawText);
+		const bytes = await cardsPdf(title, cards, paper, await fontsFrom(addresses), drawText);
+		return transfer(bytes, [bytes.buffer]);
+	},
+	async table({ table, paper, fonts: addresses }) {
+		const bytes = await lensTablePdf(table, paper, await fontsFrom(addresses), drawText);
 		return transfer(bytes, [bytes.buffer]);
 	}
 });

@@ -1,27 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { encode } from 'fast-png';
-import { extractText, getDocumentProxy } from 'unpdf';
 import { describe, expect, it } from 'vitest';
 import { HARD_TEXTS } from '$tests/support/jobs';
+import { onPaper, squeezed } from '$tests/support/paper';
 import { cardsPdf, PAPERS, type Paper } from './cardsPdf';
 import type { PrintedCard } from './printed';
-import type { DrawText } from './typesetting';
-
-const FOLDER = 'node_modules/@fontsource';
-const font = (family: string, subset: string) => {
-	const bytes = (weight: number) =>
-		new Uint8Array(
-			readFileSync(`${FOLDER}/${family}/files/${family}-${subset}-${weight}-normal.woff`)
-		);
-	return { regular: bytes(400), bold: bytes(700) };
-};
-const FONTS = [
-	font('atkinson-hyperlegible-next', 'latin'),
-	font('atkinson-hyperlegible-next', 'latin-ext'),
-	font('noto-sans', 'vietnamese'),
-	font('noto-sans', 'greek'),
-	font('noto-sans', 'cyrillic')
-];
 
 const card = (title: string, more: Partial<PrintedCard> = {}): PrintedCard => ({
 	title,
@@ -56,21 +37,8 @@ const card = (title: string, more: Partial<PrintedCard> = {}): PrintedCard => ({
 	...more
 });
 
-/** Makes a file, and tells which texts no font had. */
-async function make(cards: readonly PrintedCard[], paper: Paper = 'A4') {
-	const drawn: string[] = [];
-	const drawText: DrawText = (text) => {
-		drawn.push(text);
-		const png = encode({ width: 2, height: 2, data: new Uint8Array(16).fill(9), channels: 4 });
-		return Promise.resolve({ png, widthEm: 2, ascentEm: 1, descentEm: 0.3 });
-	};
-	const bytes = await cardsPdf('A day', cards, paper, FONTS, drawText);
-	const pdf = await getDocumentProxy(bytes.slice());
-	const { text } = await extractText(pdf, { mergePages: false });
-	return { pdf, pages: text, drawn };
-}
-
-const squeezed = (text: string) => text.normalize('NFC').replace(/\s+/g, '');
+const make = (cards: readonly PrintedCard[], paper: Paper = 'A4') =>
+	onPaper((fonts, drawText) => cardsPdf('A day', cards, paper, fonts, drawText));
 
 describe('cards on paper', () => {
 	it('stand four on a sheet of the size asked for', async () => {

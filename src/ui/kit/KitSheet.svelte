@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Lens } from '$core/format/shot';
 	import type { KitBody, KitLens } from '$data/database';
 	import { presetBodies, presetLenses } from '$data/database';
 	import Choice from '../shared/Choice.svelte';
@@ -20,6 +21,8 @@
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('bodies');
 	let openId = $state<string | null>(null);
+	/** The lens whose table is looked at. */
+	let tableOf = $state.raw<Lens | null>(null);
 	let removed = $state.raw<KitBody | KitLens | null>(null);
 
 	type Entry = KitBody | KitLens;
@@ -112,6 +115,9 @@
 						{#if 'body' in entry}
 							<BodyFields body={entry.body} onchange={(body) => kit.put({ ...entry, body })} />
 						{:else}
+							<button class="knob" type="button" onclick={() => (tableOf = entry.lens)}
+								>Table of depths…</button
+							>
 							<LensFields
 								lens={entry.lens}
 								onlyOn={entry.onlyOn}
@@ -135,6 +141,14 @@
 		</p>
 	{/if}
 </div>
+{#if tableOf}
+	{#await import('./LensTableSheet.svelte') then { default: LensTableSheet }}
+		<LensTableSheet
+			lens={tableOf}
+			bind:isOpen={() => tableOf !== null, (open) => !open && (tableOf = null)}
+		/>
+	{/await}
+{/if}
 
 <style>
 	.sheet {

@@ -1,0 +1,45 @@
+import type { Lens } from '../format/shot';
+import { sharpZone } from './depthOfField';
+import { engraved, ladderOf } from './fNumber';
+import { focusAt } from './focus';
+
+/** A lens's depth of field by f-number and distance, as tables are printed. */
+
+export interface Depth {
+	/** Of the sharp zone before and behind the plane of focus, m; Infinity where it does not end. */
+	readonly beforeM: number;
+	readonly behindM: number;
+}
+
+export interface DepthTable {
+	/** As engraved, in whole stops from the widest. */
+	readonly fNumbers: readonly number[];
+	readonly rows: readonly { readonly distanceM: number; readonly depths: readonly Depth[] }[];
+	/** Focused there the zone reaches to infinity, m, by f-number: f²/(N c) + f (Ray (from memory)). */
+	readonly hyperfocalM: readonly number[];
+}
+
+/** Distances that are printed, m: in thirds of a doubling or so. */
+const DISTANCES_M = [0.3, 0.5, 0.7, 1, 1.5, 2, 2.5, 3, 4, 5, 7, 10, 15, 20, 30] as const;
+
+/** Rungs of a whole stop. */
+const PER_STOP = 3;
+
+/**
+ * @param toleranceMm the largest blur that still counts as sharp
+ */
+export function depthTable(lens: Lens, focalMm: number, toleranceMm: number): DepthTable {
+	const rungs = ladderOf(lens, focalMm).filter((_, i) => i % PER_STOP === 0);
+	const optic = { focalMm, fieldBend: 0 };
+	return {
+		fNumbers: rungs.map(engraved),
+		rows: DISTANCES_M.filter((distanceM) => distanceM >= lens.closestFocusM).map((distanceM) => ({
+			distanceM,
+			depths: rungs.map((fNumber) => {
+				const { nearM, farM } = sharpZone(focusAt(optic, distanceM), fNumber, toleranceMm);
+				return { beforeM: distanceM - nearM, behindM: farM - distanceM };
+			})
+		})),
+		hyperfocalM: rungs.map((fNumber) => (focalMm ** 2 / (fNumber * toleranceMm) + focalMm) / 1000)
+	};
+}
