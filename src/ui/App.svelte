@@ -12,7 +12,7 @@
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
 	import { openSampleDay } from './keeping/sample';
-	import { undoingAt } from './keeping/undoing';
+	import { undoingAt } from './keeping/undoingAt';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './keeping/session.svelte';
 	import { settings } from './shared/settings.svelte';

@@ -12,9 +12,9 @@ import { placeHead } from './head';
 export type Pose = 'standing' | 'sitting' | 'carried';
 
 /** Height of the eyes of the adult that these measures are made for, mm. */
-export const STANDING_EYE_MM = 1600;
+const STANDING_EYE_MM = 1600;
 /** The same when sitting on a seat of about 450 mm. */
-export const SITTING_EYE_MM = 1200;
+const SITTING_EYE_MM = 1200;
 /** The same for the sitting animals. */
 export const ANIMAL_EYE_MM = { cat: 300, dog: 470 } as const;
 

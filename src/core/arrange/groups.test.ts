@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { ahead, EYE_M, person, shotOf } from '$tests/support/shots';
 import type { Person } from '../format/shot';
-import { solve } from '$tests/support/solved';
 import { addCouple, addPerson, addRows, addThing, addWalker } from './arrange';
 import { rowsOf, whereStands, type Standing } from './rows';
 import { rowName, whereWords } from '$words/rows';

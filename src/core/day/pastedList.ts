@@ -8,14 +8,14 @@ import { eyesOfStatureM, heightM } from './heights';
 /** A pasted list of the people and the shots of a day, as people write them. */
 
 /** A line that names somebody. */
-export interface PastedPerson {
+interface PastedPerson {
 	readonly kind: 'person';
 	readonly line: string;
 	readonly guest: NewGuest;
 }
 
 /** A line that begins with a time: what is taken then, and who stands in it. */
-export interface PastedShot {
+interface PastedShot {
 	readonly kind: 'shot';
 	readonly line: string;
 	/** "14:30" */

@@ -11,6 +11,7 @@
 	import { addShot } from '../keeping/dayActions';
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
+	import { localMinute } from '../shared/localTime';
 	import { settings } from '../shared/settings.svelte';
 	import CardFace from './CardFace.svelte';
 	import { cardOf } from '$words/card';
@@ -74,8 +75,7 @@
 		if (!made || !lens || !part || !group) return;
 		const words = GROUPS.find(({ value }) => value === group)?.text ?? '';
 		const title = `${words}, ${partWords(part)}, ${lens.name}`;
-		const minute = new Date(Date.now() - new Date().getTimezoneOffset() * 60_000);
-		const startsAt = minute.toISOString().slice(0, 16);
+		const startsAt = localMinute();
 		const isToday = session.job?.date === startsAt.slice(0, 10);
 		const shot = { ...made.shot, title: capital(title) };
 		await addShot(session, shot, isToday ? { startsAt } : {});

@@ -13,17 +13,17 @@
 	/** Of more shots than this the others wait. */
 	const MOST = 100;
 	const shots = $derived(day.shots.slice(0, MOST).map(({ id, shot }) => ({ id, shot })));
-	let found = $state.raw<ReadonlyMap<string, number>>(new Map());
+	let found = $state.raw<Readonly<Record<string, number>>>({});
 	$effect(() => {
 		const stops = shots.map(({ id, shot }) =>
 			askSolution(shot, kit.contents.spreads, (solution) => {
 				const fNumber = solution?.plan.fNumber;
-				if (fNumber != null) untrack(() => (found = new Map(found).set(id, fNumber)));
+				if (fNumber != null) untrack(() => (found = { ...found, [id]: fNumber }));
 			})
 		);
 		return () => stops.forEach((stop) => stop());
 	});
-	const spread = $derived(spreadOf(shots.flatMap(({ id }) => found.get(id) ?? [])));
+	const spread = $derived(spreadOf(shots.flatMap(({ id }) => found[id] ?? [])));
 	const alike = $derived.by(() => {
 		if (!spread.alike) return '';
 		const { from, to, shots: many } = spread.alike;

@@ -50,9 +50,9 @@
 		return draggedId !== null && to >= 0 ? day.startsIfMoved(draggedId, to) : null;
 	});
 	const moveWords = $derived.by(() => {
-		const start = draggedId === null ? undefined : wouldStart?.get(draggedId);
+		const start = draggedId === null ? undefined : wouldStart?.[draggedId];
 		if (!wouldStart || !start) return '';
-		const others = wouldStart.size - 1;
+		const others = Object.keys(wouldStart).length - 1;
 		const rest = others === 1 ? 'one other shot moves' : `${count(others)} other shots move`;
 		return `Here it starts at ${clock(start)}; ${rest}.`;
 	});
@@ -112,7 +112,7 @@
 					{record}
 					isFirst={i === 0}
 					isLast={i === items.length - 1}
-					wouldStart={wouldStart?.get(record.id) ?? null}
+					wouldStart={wouldStart?.[record.id] ?? null}
 					isDue={record.id === dueId}
 				/>
 			</div>

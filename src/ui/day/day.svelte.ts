@@ -79,9 +79,9 @@ export class DayView {
 	}
 
 	/** The starts that would change if a shot were put at another place, by shot. */
-	startsIfMoved(shotId: string, to: number): ReadonlyMap<string, string> {
+	startsIfMoved(shotId: string, to: number): Readonly<Record<string, string>> {
 		const { spans, order } = this.#withMoved(shotId, to);
-		return new Map(
+		return Object.fromEntries(
 			order.flatMap(({ shotId: id, startsAt }) =>
 				spans.find((one) => one.shotId === id)?.startsAt === startsAt ? [] : [[id, startsAt]]
 			)

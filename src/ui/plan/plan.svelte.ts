@@ -13,6 +13,7 @@ import { Asking } from '../shared/asking.svelte';
 import { drawableOf, type Drawable } from './pictures';
 import type { Guest, Taken } from '$core/format/job';
 import type { Session } from '../keeping/session.svelte';
+import { localMinute } from '../shared/localTime';
 import { settings } from '../shared/settings.svelte';
 
 /** An object of the stage. A row is named by one of its people. */
@@ -104,7 +105,7 @@ export class PlanView {
 	}
 	/** When the shot is taken, by the clock there. */
 	get startsAt(): string {
-		return this.#session.slot?.startsAt ?? new Date().toISOString().slice(0, 16);
+		return this.#session.slot?.startsAt ?? localMinute();
 	}
 	/** The time zone of the day; the device's when missing. */
 	get timeZone(): string | undefined {

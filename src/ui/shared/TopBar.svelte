@@ -2,7 +2,7 @@
 	import type { Session } from '../keeping/session.svelte';
 	import type { Place } from './places';
 	import { indexOfOpen, stepBy } from '../keeping/dayActions';
-	import { undoingAt } from '../keeping/undoing';
+	import { undoingAt } from '../keeping/undoingAt';
 	import DeviceButtons from './DeviceButtons.svelte';
 	import Places from './Places.svelte';
 	import ShotMenu from './ShotMenu.svelte';

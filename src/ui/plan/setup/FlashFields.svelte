@@ -33,8 +33,8 @@
 	const setSecond = (change: Partial<NonNullable<Flash['second']>>, gesture: string) =>
 		second && onchange({ ...light, second: { ...second, ...change } }, gesture);
 	function chooseSecond(isThere: boolean) {
-		const { second: _, ...without } = light;
-		onchange(isThere ? { ...light, second: { ratio: 2, distanceM: light.distanceM } } : without);
+		const second = isThere ? { ratio: 2, distanceM: light.distanceM } : undefined;
+		onchange({ ...light, second });
 	}
 </script>
 

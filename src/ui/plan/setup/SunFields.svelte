@@ -38,9 +38,8 @@
 		put(sunAt(place, next, plan.timeZone), looking);
 	}
 	function choose(isKnown: boolean) {
-		if (isKnown) return put();
-		const { sun: _, ...without } = shot;
-		plan.change(without);
+		if (isKnown) put();
+		else plan.change({ ...shot, sun: undefined });
 	}
 	const side = $derived.by(() => {
 		if (!shot.sun) return '';
