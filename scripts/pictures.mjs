@@ -12,7 +12,7 @@ const toCard = async (page) => {
 	await page.getByRole('navigation').getByRole('button', { name: 'Card' }).click();
 	await page.getByText(/frames to be/).waitFor();
 };
-const toNow = async (page) => {
+const toUnplanned = async (page) => {
 	await page.getByRole('navigation').getByRole('button', { name: 'Card' }).click();
 	await page.getByRole('button', { name: 'Unplanned', exact: true }).click();
 	for (const text of ['24–70 mm f/2.8', 'full length', 'two rows']) {
@@ -27,8 +27,8 @@ const PICTURES = [
 	['phone-day', PHONE, 'night', null],
 	['card', DESK, 'day', /Two families/, toCard],
 	['phone-card', PHONE, 'day', /Two families/, toCard],
-	['now', DESK, 'night', /Two families/, toNow],
-	['phone-now', PHONE, 'day', /Two families/, toNow],
+	['unplanned', DESK, 'night', /Two families/, toUnplanned],
+	['phone-unplanned', PHONE, 'day', /Two families/, toUnplanned],
 	['plan-day', DESK, 'day', /Two families/],
 	['plan-night', DESK, 'night', /Two families/],
 	[
