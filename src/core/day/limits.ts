@@ -34,27 +34,22 @@ export function kindOf({ people, light }: Shot): Kind {
 	return counted.length > 2 ? 'group' : counted.length === 2 ? 'two' : 'one';
 }
 
+const IS_PAST: Readonly<Record<keyof Limits, (value: number, limit: number) => boolean>> = {
+	slowestS: (value, limit) => value > limit * A_HAIR,
+	fNumber: (value, limit) => Math.abs(stopsBetween(value, limit)) > AS_MEANT_STOPS,
+	highestIso: (value, limit) => value > limit * A_HAIR
+};
+
 /** The limits that a plan goes past; none of what it does not know. */
 export function pastLimits({ fNumberExact, exposure }: Plan, limits: Limits): Passed[] {
-	const past = (
-		what: Passed['what'],
-		value: number | undefined,
-		isPast: (limit: number) => boolean
-	) => {
-		const limit = limits[what];
-		return limit !== undefined && value !== undefined && isPast(limit)
-			? [{ what, value, limit }]
-			: [];
+	const values: Readonly<Record<keyof Limits, number | undefined>> = {
+		slowestS: exposure?.shutterS,
+		fNumber: fNumberExact ?? undefined,
+		highestIso: exposure?.iso
 	};
-	const shutterS = exposure?.shutterS;
-	const iso = exposure?.iso;
-	return [
-		...past('slowestS', shutterS, (limit) => (shutterS ?? 0) > limit * A_HAIR),
-		...past(
-			'fNumber',
-			fNumberExact ?? undefined,
-			(limit) => Math.abs(stopsBetween(fNumberExact ?? limit, limit)) > AS_MEANT_STOPS
-		),
-		...past('highestIso', iso, (limit) => (iso ?? 0) > limit * A_HAIR)
-	];
+	return (['slowestS', 'fNumber', 'highestIso'] as const).flatMap((what) => {
+		const [value, limit] = [values[what], limits[what]];
+		if (value === undefined || limit === undefined) return [];
+		return IS_PAST[what](value, limit) ? [{ what, value, limit }] : [];
+	});
 }

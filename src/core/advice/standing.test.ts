@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import { LENSES } from '$data/kit';
+import { person, shotOf } from '$tests/support/shots';
+import { study } from '$tests/support/solved';
+import { pivotOf } from '../arrange/standpoint';
+import type { Lens, Shot } from '../format/shot';
+import { readShot } from '../format/shotFile';
+import { subtract } from '../geometry/vector';
+import { shotFrom, standpointAt } from './standing';
+
+const kit: readonly Lens[] = Object.values(LENSES);
+
+describe('standing at a place', () => {
+	const shot = shotOf({
+		lens: LENSES.zoom2470,
+		focalMm: 35,
+		people: [0, 1, 2].flatMap((row) =>
+			[-0.9, -0.3, 0.3, 0.9].map((x, i) =>
+				person(`row ${row} place ${i}`, [x, 1.3 + 0.25 * row, 2.6 + 0.7 * row], { row })
+			)
+		)
+	});
+
+	it('frames alike: everybody is as large as before, with a lens that can', () => {
+		for (const place of [
+			{ x: 0.8, z: -0.5 },
+			{ x: -1, z: -1.5 },
+			{ x: 0, z: 0.6 }
+		]) {
+			// whatever else is known of the place
+			const there = shotFrom(shot, kit, { ...place, ...{ needed: 4 } });
+			if (!there) throw new Error('out of reach');
+			expect(there.camera.position).toMatchObject(place);
+			const { short, long } = { short: there.lens.focalMm[0], long: there.lens.focalMm[1] };
+			expect(there.camera.focalMm).toBeGreaterThanOrEqual(short);
+			expect(there.camera.focalMm).toBeLessThanOrEqual(long);
+			const faceOf = (one: Shot) =>
+				one.camera.focalMm /
+				Math.hypot(...Object.values(subtract(one.camera.position, pivotOf(one))));
+			expect(faceOf(there) / faceOf(shot)).toBeCloseTo(1, 1);
+			expect(readShot(there).ok).toBe(true);
+			// what is written on the floor is what comes
+			const told = standpointAt(study(shot), kit, null, place);
+			expect(study(there).needed / (told.needed ?? NaN)).toBeCloseTo(1, 1);
+		}
+	});
+
+	it('keeps the lens while it will do, and says where none does', () => {
+		expect(shotFrom(shot, kit, { x: 0.3, z: 0 })?.lens).toBe(shot.lens);
+		expect(shotFrom(shot, [], { x: 0, z: -30 })).toBeNull();
+		const { x, z } = pivotOf(shot);
+		expect(shotFrom(shot, kit, { x, z })).toBeNull();
+	});
+});
