@@ -94,7 +94,7 @@ const PICTURES = [
 		async (page) => {
 			await page.getByRole('button', { name: 'where to stand' }).click();
 			for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Zoom out' }).click();
-			await page.getByText(/Least: f/).waitFor();
+			await page.getByRole('button', { name: /^Go to the arrow/ }).waitFor();
 		}
 	],
 	[
