@@ -136,10 +136,12 @@
 		}
 	}
 
-	/** The card stands along the edge where its object is not. */
+	/** The card stands along the edge where neither its object nor the camera is. */
 	const cardEdge = $derived.by(() => {
-		const at = objects.find(({ ref }) => sameObject(ref, plan.selected))?.at;
-		return at && at.y > heightPx / 2 ? 'top' : 'bottom';
+		const at = objects.find(({ ref }) => sameObject(ref, plan.selected))?.at ?? camera;
+		const low = [at, camera].filter(({ y }) => y > 0.52 * heightPx).length;
+		const high = [at, camera].filter(({ y }) => y < 0.48 * heightPx).length;
+		return low > high ? 'top' : 'bottom';
 	});
 </script>
 
