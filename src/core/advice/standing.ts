@@ -60,7 +60,7 @@ export function standpointAt(
 	const lens = lensFor(lenses, focalMm);
 	const none = { ...place, needed: null, focalMm, lensName: null, isPossible: false };
 	if (!camera) return { ...none, losesSomeone: true };
-	// without a lens of the kit, as the lens in use would be at that focal norm
+	// without a lens of the kit, as the lens in use would be at that focal length
 	const used = lens ?? { ...shot.lens, focalMm: [focalMm, focalMm] as [number, number] };
 	const then = prospectWith(study, { ...shot, lens: used, camera });
 	if (!then) return { ...none, lensName: lens?.name ?? null, losesSomeone: true };

@@ -6,7 +6,10 @@ import { adviceWords } from '$words/advice';
 import { verdictOf } from '$words/verdict';
 import type { Thing } from '../format/shot';
 import { BACKGROUND_ID } from '../study/scene';
+import { readShot } from '../format/shotFile';
 import { adviceFor } from './advice';
+import { movesOf } from './moves';
+import { prospectOf, type Prospect } from './prospect';
 
 const couple = [person('Ana', [-0.25, EYE_M, 2]), person('Ben', [0.25, EYE_M, 2])];
 const scene = (more: Partial<Thing>, sketch: Partial<Sketch> = {}) =>
@@ -132,6 +135,26 @@ describe('the background as a whole', () => {
 		expect(plan.things[0]?.met).toBe(true);
 		const far = asked('readable', { behindM: 40, detailMm: 20 });
 		expect(adviceFor(study(far), []).map(({ data }) => data.code)).toContain('larger');
+	});
+
+	it('never comes among a deep group: what is advised is a shot that can be', () => {
+		const deep = {
+			...shotOf({
+				lens: LENSES.portrait85,
+				people: [2, 3, 4].map((z, i) => person(`p${i}`, [(i - 1) * 0.3, EYE_M + 0.2 * i, z]))
+			}),
+			background: { intent: 'readable', behindM: 0.5, detailMm: 0.5 } as const
+		};
+		const advice = adviceFor(study(deep), []);
+		for (const { shot } of [
+			...advice,
+			...adviceFor(study(asked('readable', { detailMm: 4000 })), [])
+		]) {
+			expect(readShot(shot).ok).toBe(true);
+		}
+		const moves = movesOf(prospectOf(study(deep)) as Prospect, []);
+		for (const { most, apply } of moves) expect(readShot(apply(most)).ok).toBe(true);
+		expect(moves.map(({ code }) => code)).toContain('bring-nearer');
 	});
 
 	it('is said in a photographer’s words', () => {

@@ -1,4 +1,5 @@
 import { awayOverGround, offBackground } from '../arrange/regroup';
+import { boundsOf } from '../format/bounds';
 import type { Shot, Thing } from '../format/shot';
 import { stopsBetween } from '../optics/fNumber';
 import { mean } from '../numeric/mean';
@@ -67,6 +68,12 @@ function groupDepthOf({ take: { scene, candidate } }: Prospect): number {
 	return depths.length > 0 ? mean(depths) : candidate.planeM;
 }
 
+/** How far the background can come before it stands among them, m; a thing may. */
+const roomBehindM = ({ background }: Shot, id: string): number =>
+	id === BACKGROUND_ID && background
+		? background.behindM - boundsOf('shot.background.behindM').low
+		: Infinity;
+
 /** A thing without enough detail comes nearer to them; one with too much goes farther from them. */
 function nearerOrFarther(now: Prospect, { thing, seen, lacks }: Missed): Move[] {
 	const { shot, scene } = now.study;
@@ -83,7 +90,7 @@ function nearerOrFarther(now: Prospect, { thing, seen, lacks }: Missed): Move[] 
 		return [
 			{
 				code: 'bring-nearer',
-				most: Math.min(FARTHEST_M, 0.9 * Math.abs(seen.depthM - peopleM)),
+				most: Math.min(FARTHEST_M, 0.9 * Math.abs(seen.depthM - peopleM), roomBehindM(shot, id)),
 				step: 0.1,
 				apply: (m) => (id === BACKGROUND_ID ? offBackground(shot, -m) : pushed(way * m)),
 				made: (byM) => ({ code: 'bring-nearer', byM, thingId: id }),
@@ -125,7 +132,7 @@ function larger({ study: { shot } }: Prospect, { thing, lacks }: Missed): Move[]
 	return [
 		{
 			code: 'larger',
-			most: (MOST_TIMES - 1) * detailMm,
+			most: Math.min((MOST_TIMES - 1) * detailMm, boundsOf('shot.things.detailMm').high - detailMm),
 			step: Math.max(1, Math.round(detailMm / 10)),
 			apply: (mm) =>
 				id === BACKGROUND_ID && shot.background

@@ -94,7 +94,11 @@ export function offBackground(shot: Shot, byM: number): Shot {
 	const { background, camera, people } = shot;
 	const pose = cameraPose(camera, shot.body.sensor);
 	const by = scale(awayOverGround(pose), -byM);
-	const nearestM = Math.min(...people.map((one) => seenFrom(pose, one.eyeMidpoint).depthM));
+	// with nobody there nothing goes along
+	const nearestM =
+		people.length > 0
+			? Math.min(...people.map((one) => seenFrom(pose, one.eyeMidpoint).depthM))
+			: -Infinity;
 	const isTheirs = ({ look, position }: Shot['things'][number]) =>
 		seenFrom(pose, position).depthM < nearestM ||
 		(look === 'object' &&
@@ -103,7 +107,9 @@ export function offBackground(shot: Shot, byM: number): Shot {
 			));
 	return {
 		...shot,
-		...(background ? { background: { ...background, behindM: background.behindM + byM } } : {}),
+		...(background
+			? { background: { ...background, behindM: toMicron(background.behindM + byM) } }
+			: {}),
 		camera: { ...camera, position: add(camera.position, by) },
 		people: people.map((person) => movedBy(person, by)),
 		things: shot.things.map((thing) =>
@@ -111,6 +117,9 @@ export function offBackground(shot: Shot, byM: number): Shot {
 		)
 	};
 }
+
+/** Without what is left over of adding. */
+const toMicron = (metres: number): number => Math.round(metres * 1e6) / 1e6;
 
 /** What lies this near somebody is in their hands, m. */
 const HELD_WITHIN_M = 0.9;

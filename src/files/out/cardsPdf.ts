@@ -4,14 +4,13 @@ import {
 	endPath,
 	lineTo,
 	moveTo,
-	PDFDocument,
 	popGraphicsState,
 	pushGraphicsState,
 	rgb,
 	type PDFPage
 } from 'pdf-lib';
 import { GROUND, RING, type FrameShapes, type PrintedCard } from './printed';
-import { Typesetter, type DrawText, type FontFile, type Line } from './typesetting';
+import { newPdf, Typesetter, type DrawText, type FontFile, type Line } from './typesetting';
 
 /** Cards on paper, four to a sheet, as PDF. */
 
@@ -55,10 +54,7 @@ export async function cardsPdf(
 	fonts: readonly FontFile[],
 	drawText: DrawText
 ): Promise<Uint8Array> {
-	const doc = await PDFDocument.create();
-	doc.setTitle(title);
-	doc.setProducer('Focalis');
-	doc.setCreator('Focalis');
+	const doc = await newPdf(title);
 	const type = new Typesetter(doc, fonts, drawText);
 	const [width, height] = PAPERS[paper];
 	const cell = { width: (width - 2 * MARGIN) / 2, height: (height - 2 * MARGIN) / 2 };

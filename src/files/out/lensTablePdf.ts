@@ -1,7 +1,7 @@
-import { PDFDocument, rgb } from 'pdf-lib';
+import { rgb } from 'pdf-lib';
 import { PAPERS, type Paper } from './cardsPdf';
 import type { LensTable } from './lensTable';
-import { Typesetter, type DrawText, type FontFile } from './typesetting';
+import { newPdf, Typesetter, type DrawText, type FontFile } from './typesetting';
 
 /** The table of a lens on one sheet, as PDF. */
 
@@ -20,10 +20,7 @@ export async function lensTablePdf(
 	fonts: readonly FontFile[],
 	drawText: DrawText
 ): Promise<Uint8Array> {
-	const doc = await PDFDocument.create();
-	doc.setTitle(title);
-	doc.setProducer('Focalis');
-	doc.setCreator('Focalis');
+	const doc = await newPdf(title);
 	const type = new Typesetter(doc, fonts, drawText);
 	const [width, height] = PAPERS[paper];
 	const page = doc.addPage([width, height]);

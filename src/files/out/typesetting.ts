@@ -1,10 +1,19 @@
 import fontkit, { type Font } from '@pdf-lib/fontkit';
-import type { PDFDocument, PDFFont, PDFImage, PDFPage, RGB } from 'pdf-lib';
+import { PDFDocument, type PDFFont, type PDFImage, type PDFPage, type RGB } from 'pdf-lib';
 
 /**
  * Text for paper: real text in embedded fonts where they have the letters, pictures of the text where
  * they do not, so that no name is lost.
  */
+
+/** A PDF that says whose it is. @param title in the properties of the file */
+export async function newPdf(title: string): Promise<PDFDocument> {
+	const doc = await PDFDocument.create();
+	doc.setTitle(title);
+	doc.setProducer('Focalis');
+	doc.setCreator('Focalis');
+	return doc;
+}
 
 /** A font file in its two weights. */
 export interface FontFile {

@@ -3,7 +3,7 @@
 	import { asItIs } from '$core/advice/turnedOut';
 	import { comfortIsoOf } from '$core/light/exposure';
 	import { nextShutter } from '$core/light/dials';
-	import { powerWords, shutterWords, wordsOfEv } from '$words/light';
+	import { isoWords, powerWords, shutterWords, wordsOfEv } from '$words/light';
 	import Length from '../shared/Length.svelte';
 	import NumberField from '../shared/NumberField.svelte';
 	import Pick from '../shared/Pick.svelte';
@@ -180,7 +180,7 @@
 		{#if power !== null}
 			<StepRow
 				label="flash power, by the ISO"
-				value="{powerWords(power)}, ISO {iso}"
+				value="{powerWords(power)}, {isoWords(iso)}"
 				planned={other(powerWords(power), powerWords(card.plannedExposure?.flashPower ?? power))}
 				less="less"
 				more="more"

@@ -99,24 +99,28 @@ export class CardView {
 
 	/** Makes the shot what it turned out to be; undo takes it back. */
 	accept(): void {
-		const { shot, session } = this;
-		const { card } = session;
+		const { shot, planned, session } = this;
+		const { card, shotId } = session;
+		if (!shotId) return;
 		const said = card.different;
 		const make = () => {
 			card.different = NOTHING_DIFFERENT;
 			session.change(shot);
 		};
 		make();
+		// of that shot, whichever is open by then; what was changed elsewhere since then stands
+		const at = (present: Shot, step: () => void) => () =>
+			void session.open(shotId).then(() => {
+				if (session.shotId === shotId && session.shot === present) step();
+			});
 		card.did({
 			words: 'making it the plan',
 			gesture: crypto.randomUUID(),
-			back: () => {
-				// changed elsewhere since then: that stands
-				if (session.shot !== shot) return;
+			back: at(shot, () => {
 				session.undo();
 				card.different = said;
-			},
-			again: make
+			}),
+			again: at(planned, make)
 		});
 	}
 

@@ -140,6 +140,7 @@
 	.pair {
 		display: grid;
 		grid-template-columns: repeat(auto-fit, minmax(6.5rem, 1fr));
+		align-items: end;
 		gap: 0.5rem;
 	}
 	legend {

@@ -27,7 +27,7 @@
 </script>
 
 <button
-	class="gear"
+	class="in-text"
 	type="button"
 	aria-haspopup="dialog"
 	aria-label="Lens and body: {words}"
@@ -50,21 +50,3 @@
 		{/if}
 	</div>
 </Modal>
-
-<style>
-	.gear {
-		color: var(--ink);
-		text-align: left;
-		text-decoration: underline;
-		text-underline-offset: 2px;
-		min-height: 1.5rem;
-		padding: 0 0.35rem;
-	}
-	/* large under a thumb without pushing the lines apart */
-	@media (pointer: coarse) {
-		.gear {
-			padding: 0.85rem 0.35rem;
-			margin-block: -0.85rem;
-		}
-	}
-</style>

@@ -63,7 +63,7 @@
 				text={[...verdict.sentences, past, toTake].filter(Boolean).join(' ')}
 				shot={plan.shot}
 			/>
-			<button class="why" type="button" onclick={() => (isWhyOpen = true)}>why</button>
+			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 			<Gear {plan} />
 		</p>
 		{#if costs.length > 0}
@@ -123,19 +123,5 @@
 		padding: 0 0.35rem;
 		margin-left: 0.5rem;
 		vertical-align: 0.2em;
-	}
-	.why {
-		color: var(--ink);
-		text-decoration: underline;
-		text-underline-offset: 2px;
-		min-height: 1.5rem;
-		padding: 0 0.35rem;
-	}
-	/* large under a thumb without pushing the lines apart */
-	@media (pointer: coarse) {
-		.why {
-			padding: 0.85rem 0.6rem;
-			margin-block: -0.85rem;
-		}
 	}
 </style>
