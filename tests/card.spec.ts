@@ -66,6 +66,25 @@ test('more rows are more people, a distance is typed, and undo takes back each s
 	await expect(page.getByText('As it turned out')).toBeHidden();
 });
 
+test('what was made the plan of one shot is taken back and done again there, whichever is open', async ({
+	page
+}) => {
+	const title = page.getByRole('heading', { level: 1 });
+	const people = page.getByLabel('how many people');
+	await page.getByRole('button', { name: 'rows: more' }).click();
+	await page.getByRole('button', { name: 'Make it the plan' }).click();
+	await expect(people).toHaveValue('20');
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByText('As it turned out')).toBeVisible();
+	await page.getByRole('button', { name: 'next card' }).click();
+	await expect(title).toHaveText('Rings, walking in');
+	await page.getByRole('button', { name: 'Redo' }).click();
+	await expect(title).toHaveText('Two families on the steps');
+	await expect(people).toHaveValue('20');
+	await page.getByRole('button', { name: 'next card' }).click();
+	await expect(people).toHaveValue('2');
+});
+
 test('one goes from card to card by buttons and keys', async ({ page }) => {
 	const title = page.getByRole('heading', { level: 1 });
 	await page.getByRole('button', { name: 'next card' }).click();
