@@ -36,6 +36,8 @@ export interface Conditions {
 	/** Place in `people` of whoever the focus is locked on; -1 for nobody. */
 	readonly lockedOn: number;
 	readonly people: readonly PersonConditions[];
+	/** The others in the shot: they decide nothing, but they are in the frames. */
+	readonly others: readonly PersonConditions[];
 	readonly targets: readonly TargetConditions[];
 }
 
@@ -96,11 +98,11 @@ export function conditionsOf(
 	const lagS = lagOf(handling, spreads);
 	const isContinuous = handling.mode === 'continuous';
 	const isReframed = technique === 'reframe';
-	const people = sightings.flatMap(({ person }, index) =>
-		targets.some(({ personId }) => personId === person.id)
-			? [conditionsOfPerson(person, index, lagS, isContinuous, spreads)]
-			: []
+	const all = sightings.map(({ person }, index) =>
+		conditionsOfPerson(person, index, lagS, isContinuous, spreads)
 	);
+	const aimedAt = new Set(targets.map(({ personId }) => personId));
+	const people = all.filter(({ personId }) => aimedAt.has(personId));
 	const placeOf = (id: string | null) => people.findIndex(({ personId }) => personId === id);
 	return {
 		focalMm: optic.focalMm,
@@ -118,6 +120,7 @@ export function conditionsOf(
 		lockedOn:
 			technique === 'manual' && candidate.kind === 'plane' ? -1 : placeOf(candidate.personId),
 		people,
+		others: all.filter(({ personId }) => !aimedAt.has(personId)),
 		targets: targets.map(({ seen, factor, personId }) => ({
 			depthM: seen.depthM,
 			asideM: Math.hypot(seen.rightM, seen.upM),

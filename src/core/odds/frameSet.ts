@@ -15,10 +15,18 @@ export interface Accidents {
 	readonly imageMm: number;
 	/** mm/s on the sensor. */
 	readonly shakeMmPerS: number;
-	/** Away from the camera, m, one for each person with a target. */
-	readonly personM: readonly number[];
+	/** Those with a target first, in the order of the conditions, then the others. */
+	readonly people: readonly PersonAccidents[];
+}
+
+/** What one person did in one frame. */
+export interface PersonAccidents {
+	readonly personId: string;
+	/** Away from the camera, m. */
+	readonly awayM: number;
 	/** Across the frame, mm/s. */
-	readonly speedMmPerS: readonly number[];
+	readonly speedMmPerS: number;
+	readonly isShut: boolean;
 }
 
 /**
@@ -33,10 +41,13 @@ export class FrameSet {
 	#blurs: Blurs | null = null;
 	readonly #isWrong: Uint8Array;
 	#isLost: Uint8Array | null = null;
-	/** Camera forward, m; image distance focused at, mm; a person away, m, and how many times as fast. */
+	/**
+	 * Camera forward, m; image distance focused at, mm; a person away, m, those who decide nothing only
+	 * when they are asked for; and how many times as fast.
+	 */
 	readonly #cameraM: Float64Array;
 	readonly #imageMm: Float64Array;
-	readonly #personM: readonly Float64Array[];
+	readonly #personM: Float64Array[];
 	readonly #times: readonly Float64Array[];
 	#limits: ShutterLimits | null = null;
 
@@ -172,9 +183,12 @@ export class FrameSet {
 
 	/** Whether a person's eyes are shut; place among the people with a target. */
 	isShut(frame: number, person: number): boolean {
-		const { people, shutChance } = this.conditions;
-		const { blinks, index } = people[person] as PersonConditions;
-		return blinks && (this.draws.ofPerson(index, 'lids')[frame] as number) < shutChance;
+		return this.#isShut(frame, this.conditions.people[person] as PersonConditions);
+	}
+
+	#isShut(frame: number, { blinks, index }: PersonConditions): boolean {
+		const lids = this.draws.ofPerson(index, 'lids')[frame] as number;
+		return blinks && lids < this.conditions.shutChance;
 	}
 
 	/**
@@ -214,10 +228,12 @@ export class FrameSet {
 			cameraM: at(this.#cameraM),
 			imageMm: at(this.#imageMm),
 			shakeMmPerS: this.conditions.shakeMmPerS * at(this.draws.shake()),
-			personM: this.#personM.map(at),
-			speedMmPerS: this.conditions.people.map(
-				({ speedMmPerS }, i) => speedMmPerS * at(this.#times[i] as Float64Array)
-			)
+			people: [...this.conditions.people, ...this.conditions.others].map((person, i) => ({
+				personId: person.personId,
+				awayM: at((this.#personM[i] ??= this.#alongAxis(person))),
+				speedMmPerS: person.speedMmPerS * at(this.draws.speed(person.index, person.speedSpread)),
+				isShut: this.#isShut(frame, person)
+			}))
 		};
 	}
 }

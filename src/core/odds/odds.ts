@@ -160,15 +160,14 @@ function causeAt(
 	const planned = discMm(depthM, plannedMm);
 	if (planned > allowedMm) return 'depth';
 	const off = (atM: number, imageMm: number) => Math.abs(discMm(atM, imageMm) - planned);
-	const movedM = owner < 0 ? 0 : (accidents.personM[owner] as number);
-	const speed = owner < 0 ? 0 : (accidents.speedMmPerS[owner] as number);
+	const { awayM = 0, speedMmPerS = 0 } = accidents.people[owner] ?? {};
 	const focusedMm = imageOf(conditions, planeM);
 	const weights: readonly (readonly [Cause, number])[] = [
 		['camera', off(depthM - accidents.cameraM, plannedMm)],
-		['people', off(depthM + movedM, plannedMm)],
+		['people', off(depthM + awayM, plannedMm)],
 		['focusing', off(depthM, plannedMm + accidents.imageMm - focusedMm)],
 		['reframing', off(depthM, focusedMm)],
-		['motion', (shutterS * speed * accidents.imageMm) / (1000 * depthM)],
+		['motion', (shutterS * speedMmPerS * accidents.imageMm) / (1000 * depthM)],
 		['shake', shutterS * accidents.shakeMmPerS]
 	];
 	return weights.reduce((most, one) => (one[1] > most[1] ? one : most))[0];
@@ -183,24 +182,15 @@ export function likelyBadFrame(
 	frames: number,
 	seed: number,
 	spreads: Spreads
-): {
-	readonly accidents: Accidents;
-	readonly personIds: readonly string[];
-	readonly shutterS: number;
-} {
+): Accidents {
 	const set = new FrameSets(spreads, () => drawsOf(seed, frames)).of(take);
 	const shutterS = standsForS(take);
-	const { targets, people } = set.conditions;
+	const { targets } = set.conditions;
 	const worst = Array.from({ length: frames }, (_, frame) =>
 		Math.max(...targets.map((_target, i) => set.excess(frame, i, take.fNumber, shutterS)))
 	);
 	const order = [...worst.keys()]
 		.filter((frame) => !set.isWrong(frame))
 		.sort((a, b) => (worst[a] as number) - (worst[b] as number));
-	const frame = order[Math.floor(WORST_TENTH * (order.length - 1))] ?? 0;
-	return {
-		accidents: set.accidents(frame),
-		personIds: people.map(({ personId }) => personId),
-		shutterS
-	};
+	return set.accidents(order[Math.floor(WORST_TENTH * (order.length - 1))] ?? 0);
 }

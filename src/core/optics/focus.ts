@@ -57,3 +57,12 @@ export function vergenceError(focus: FocusedOptic, depthM: number, cosOffAxis: n
 	const surfaceM = focus.planeM * bendFactor(focus.fieldBend, cosOffAxis);
 	return Math.abs(vergence(depthM) - vergence(surfaceM));
 }
+
+/**
+ * A lens whose image lies at a distance behind it, mm, wherever that is in focus: behind infinity, too,
+ * where the depth is negative.
+ */
+export function focusedAt(optic: Optic, imageMm: number): FocusedOptic {
+	const planeM = 1 / vergenceOfImage(optic.focalMm, imageMm);
+	return { ...optic, planeM, imageDistanceMm: imageMm };
+}

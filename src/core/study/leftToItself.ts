@@ -14,6 +14,7 @@ export type Left = 'area' | 'whole-frame';
 export interface TakenByCamera {
 	readonly personId: string | null;
 	readonly thingId: string | null;
+	readonly depthM: number;
 	/** Who would not be sharp then, in the order of the shot. */
 	readonly softIds: readonly string[];
 }
@@ -60,5 +61,5 @@ export function takenByCamera(take: Take, left: Left): TakenByCamera | null {
 				: []
 		)
 	);
-	return { personId, thingId, softIds: [...soft] };
+	return { personId, thingId, depthM: seen.depthM, softIds: [...soft] };
 }

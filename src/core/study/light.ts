@@ -112,7 +112,7 @@ const FLASH_S = 1 / 1000;
  * The shutter that blurs as much as the room's share of the light does under flash, as the spread of
  * a mixture: with w = 1 / (1 + 2^B) that is t sqrt(w), but the flash's own time at least.
  */
-const underFlashS = (shutterS: number, roomBelowStops: number): number =>
+export const underFlashS = (shutterS: number, roomBelowStops: number): number =>
 	Math.max(FLASH_S, shutterS / Math.sqrt(1 + 2 ** roomBelowStops));
 
 /** Shutter, ISO and power of a take. */

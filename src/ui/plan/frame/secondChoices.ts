@@ -4,8 +4,9 @@ import { factsOf, OFFERED } from '$core/tables/landmarks';
 import { ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
 import { engraved } from '$core/optics/fNumber';
 import { likelyBadFrame } from '$core/odds/odds';
+import { stoodAt } from '$core/odds/release';
+import { vergenceOfImage } from '$core/optics/focus';
 import type { Spreads } from '$core/tables/spreads';
-import { along } from '$core/geometry/vector';
 import type { Solution } from '$core/study/plan';
 import { FOCUS_SCHOOLS } from '$words/schools';
 import { fStop } from '$words/numbers';
@@ -143,19 +144,12 @@ function badChoice(take: Take, spreads: Spreads): SecondChoice {
 }
 
 function badFrame(take: Take, spreads: Spreads): Shot {
-	const { shot, pose } = take.scene;
-	const bad = likelyBadFrame(take, BAD_OF, 1, spreads);
-	const { cameraM, imageMm, personM } = bad.accidents;
-	const depthM = (pose.focalMm * imageMm) / (imageMm - pose.focalMm) / 1000;
-	const shiftOf = (id: string) => personM[bad.personIds.indexOf(id)] ?? 0;
+	const accidents = likelyBadFrame(take, BAD_OF, 1, spreads);
+	const stood = stoodAt(take.scene, accidents);
+	const depthM = 1 / vergenceOfImage(stood.camera.focalMm, accidents.imageMm);
 	return {
-		...shot,
-		camera: { ...shot.camera, position: along(shot.camera.position, pose.axis, cameraM) },
-		people: shot.people.map((one) => ({
-			...one,
-			eyeMidpoint: along(one.eyeMidpoint, pose.axis, shiftOf(one.id))
-		})),
-		choices: { ...shot.choices, fNumberExact: take.fNumber, focus: { depthM } }
+		...stood,
+		choices: { ...stood.choices, fNumberExact: take.fNumber, focus: { depthM } }
 	};
 }
 
