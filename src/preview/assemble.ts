@@ -13,28 +13,48 @@ export interface PlacedPart {
 	readonly matrix: readonly number[];
 }
 
-/** For how many pixels of a head at most it is made coarser. */
-const MIDDLE_PX = 150;
-const COARSE_PX = 64;
-const FAR_PX = 40;
+/** From how many pixels of a head on a figure is made so fine; smaller ones are far. */
+const FROM_PX = { fine: 220, middle: 64, coarse: 40 } as const;
+/** Eyes are what one looks at: they are fine earlier. */
+const FINE_EYES_FROM_PX = 150;
 const HEAD_M = 0.23;
 
+/** How finely a figure is made for a picture, and its eyes. */
+export interface Fineness {
+	readonly body: Detail;
+	readonly eyes: Detail;
+}
+
+export const COARSEST: Fineness = { body: 'coarse', eyes: 'coarse' };
+
 /** How finely a figure is made for a picture. */
-export function detailFor(figure: Figure, pxPerMAtOneM: number): Detail {
+export function finenessFor(figure: Figure, pxPerMAtOneM: number): Fineness {
 	const px = (HEAD_M * figure.size * pxPerMAtOneM) / Math.max(figure.head.origin.z, 0.05);
-	if (px > MIDDLE_PX) return 'fine';
-	if (px > COARSE_PX) return 'middle';
-	return px > FAR_PX ? 'coarse' : 'far';
+	const body =
+		px > FROM_PX.fine
+			? 'fine'
+			: px > FROM_PX.middle
+				? 'middle'
+				: px > FROM_PX.coarse
+					? 'coarse'
+					: 'far';
+	return { body, eyes: px > FINE_EYES_FROM_PX ? 'fine' : body };
 }
 
 /** The parts of a figure. */
-export function partsOf(figure: Figure, look: Look, detail: Detail, ground: Ground): PlacedPart[] {
+export function partsOf(
+	figure: Figure,
+	look: Look,
+	{ body: detail, eyes }: Fineness,
+	ground: Ground
+): PlacedPart[] {
 	const { build, head, size } = figure;
 	if (build === 'cat' || build === 'dog') return animalParts(figure, build, detail, ground);
 	const age = build === 'adult' ? 'adult' : 'child';
 	const onHead = (name: PartName): PlacedPart => ({ name, matrix: placed(head, size) });
 	return [
 		onHead(`head ${age} ${detail}`),
+		onHead(`eyes ${age} ${figure.isShut ? 'shut' : 'open'} ${eyes}`),
 		onHead(`hair ${look.hair} ${detail}`),
 		...(look.hasGlasses && (detail === 'fine' || detail === 'middle')
 			? [onHead(`glasses ${detail}`)]

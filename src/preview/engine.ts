@@ -184,7 +184,7 @@ export class Engine {
 			work.picture.dispose();
 			work.picture = null;
 		}
-		work.picture ??= this.#studio.begin(work.subject, isFirst);
+		work.picture ??= this.#studio.begin(work.subject, { inHaste: isFirst });
 		const { picture } = work;
 		const goal = isFirst ? FIRST_SAMPLES : nextGoalOf(work);
 		const until = performance.now() + (isFirst ? FIRST_MS : SLICE_MS);

@@ -36,6 +36,9 @@ export interface Figure {
 	readonly eyeHeightM: number;
 	/** Height of the skull over that of an adult's. */
 	readonly size: number;
+	readonly isShut: boolean;
+	/** To the right of the picture while the shutter is open, m/s. */
+	readonly acrossMPerS: number;
 }
 
 export interface PreviewThing {
@@ -88,13 +91,18 @@ export function wholeFrame({ widthMm, heightMm }: CameraPose): Window {
 	return { x: 0, y: 0, widthMm, heightMm };
 }
 
+export interface PictureSize {
+	readonly widthPx: number;
+	readonly heightPx: number;
+}
+
 /** What a picture is of. */
-export interface Subject {
+export interface Subject extends PictureSize {
 	readonly scene: PreviewScene;
 	readonly setting: LensSetting;
 	readonly window: Window;
-	readonly widthPx: number;
-	readonly heightPx: number;
+	/** How far the picture moves on the sensor while it is taken, mm: what comes into the window so is drawn. */
+	readonly shakeMm?: number;
 	/** Whether diffraction is drawn: worth it where a pixel is as small as the sensor's. */
 	readonly showsDiffraction: boolean;
 }
@@ -139,7 +147,9 @@ function figureOf(pose: CameraPose, person: Person): Figure {
 		head: placementOf(pose, placeHead(person, pose.position)),
 		body: placementOf(pose, placeHead(levelled(person), pose.position)),
 		eyeHeightM: person.eyeMidpoint.y,
-		size: headSize(person.build)
+		size: headSize(person.build),
+		isShut: false,
+		acrossMPerS: 0
 	};
 }
 

@@ -2,6 +2,7 @@ import { readShot } from '$core/format/shotFile';
 import type { ShotInput } from '$core/format/shot';
 import { focusAt } from '$core/optics/focus';
 import { cameraPose } from '$core/geometry/camera';
+import { practiceLab } from './practiceLab';
 import { solve } from './solved';
 import { Engine, type Delivery } from '../../src/preview/engine';
 import { MOST_SAMPLES } from '../../src/preview/lens/aperture';
@@ -145,6 +146,8 @@ function anEngine(input: ShotInput, drawing: Drawing) {
 }
 
 const harness = {
+	...practiceLab,
+
 	/** The picture as a data address of a PNG. */
 	png: (input: ShotInput, drawing: Drawing): string =>
 		drawn(input, drawing, (canvas) => canvas.toDataURL('image/png')),

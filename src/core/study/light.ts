@@ -106,7 +106,7 @@ function tooSlow(slowest: Slowest) {
 const isBlack = (roomBelowStops: number): boolean => roomBelowStops >= BLACK_STOPS;
 
 /** How long a flash burns: it freezes what it lights alone, s. */
-const FLASH_S = 1 / 1000;
+export const FLASH_S = 1 / 1000;
 
 /**
  * The shutter that blurs as much as the room's share of the light does under flash, as the spread of

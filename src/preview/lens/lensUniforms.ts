@@ -1,6 +1,6 @@
 import { Vector2, Vector4, type IUniform } from 'three';
-import type { LensSetting, Window } from '../scene';
-import type { PupilPoint } from './aperture';
+import type { LensSetting, PictureSize, Window } from '../scene';
+import type { Glimpse } from './glimpse';
 
 /** Nearest and farthest depth drawn, m. */
 const NEAR_M = 0.06;
@@ -13,9 +13,11 @@ export class LensUniforms {
 	readonly uWindow = { value: new Vector4() };
 	readonly uJitter = { value: new Vector2() };
 	readonly uDither = { value: 0 };
+	/** Of the exposure, from its middle, s. */
+	readonly uTimeS = { value: 0 };
 	readonly uDepths = { value: new Vector2(NEAR_M, FAR_M) };
 
-	/** Sets focus and window; `throughPoint` then chooses the point of the pupil. */
+	/** Sets focus and window; `look` then says from where and when. */
 	set({ focus }: LensSetting, { x, y, widthMm, heightMm }: Window): void {
 		const { imageDistanceMm, planeM, fieldBend } = focus;
 		this.uSurface.value.set(1 / planeM, fieldBend);
@@ -28,26 +30,21 @@ export class LensUniforms {
 	}
 
 	/**
-	 * Chooses the point of the pupil that the scene is seen from.
+	 * Looks once.
 	 *
 	 * @param radiusM half the diameter f/N of the opening
-	 * @param jitter  shift of the picture, in its half width and half height
-	 * @param dither  shift of its light, in steps
+	 * @param size    of the picture, px
 	 */
-	throughPoint(
-		point: PupilPoint,
-		radiusM: number,
-		jitter: readonly [number, number],
-		dither = 0
-	): void {
-		this.uPupil.value.set(point.x * radiusM, point.y * radiusM);
-		this.uJitter.value.set(...jitter);
+	look({ pupil, shiftPx, timeS, dither }: Glimpse, radiusM: number, size: PictureSize): void {
+		this.uPupil.value.set(pupil.x * radiusM, pupil.y * radiusM);
+		this.uJitter.value.set((2 * shiftPx.x) / size.widthPx, (2 * shiftPx.y) / size.heightPx);
+		this.uTimeS.value = timeS;
 		this.uDither.value = dither;
 	}
 
 	get all(): Record<string, IUniform> {
-		const { uPupil, uSurface, uWindow, uJitter, uDither, uDepths } = this;
-		return { uPupil, uSurface, uWindow, uJitter, uDither, uDepths };
+		const { uPupil, uSurface, uWindow, uJitter, uTimeS, uDither, uDepths } = this;
+		return { uPupil, uSurface, uWindow, uJitter, uTimeS, uDither, uDepths };
 	}
 }
 

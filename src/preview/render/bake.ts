@@ -10,6 +10,8 @@ export interface Placed {
 	readonly matrix: readonly number[];
 	/** Red, green, blue, 1 of each matter. */
 	readonly palette: readonly number[];
+	/** To the right while the shutter is open, m/s. */
+	readonly acrossMPerS: number;
 }
 
 /** All figures as one surface, in the camera's coordinates, lit. */
@@ -17,6 +19,8 @@ export interface Baked {
 	readonly positions: Float32Array;
 	readonly normals: Float32Array;
 	readonly colours: Float32Array;
+	/** To the right, m/s, of each vertex; null where nothing moves. */
+	readonly across: Float32Array | null;
 	readonly matte: Uint32Array;
 	readonly wet: Uint32Array;
 }
@@ -40,6 +44,7 @@ export function bake(all: readonly Placed[], lighting: Lighting, sight: Sight): 
 		positions: new Float32Array(numbers),
 		normals: new Float32Array(numbers),
 		colours: new Float32Array(numbers),
+		across: all.some(({ acrossMPerS }) => acrossMPerS !== 0) ? new Float32Array(numbers / 3) : null,
 		matte: new Uint32Array(total(({ matte }) => matte)),
 		wet: new Uint32Array(total(({ wet }) => wet))
 	};
@@ -51,7 +56,9 @@ export function bake(all: readonly Placed[], lighting: Lighting, sight: Sight): 
 		matte = addSeen(part.matte, vertex, seen, baked, baked.matte, matte, sight);
 		wet = addSeen(part.wet, vertex, seen, baked, baked.wet, wet, sight);
 		light(placed, lighting, seen, baked, vertex);
-		vertex += part.positions.length / 3;
+		const end = vertex + part.positions.length / 3;
+		baked.across?.fill(placed.acrossMPerS, vertex, end);
+		vertex = end;
 	}
 	return { ...baked, matte: baked.matte.subarray(0, matte), wet: baked.wet.subarray(0, wet) };
 }

@@ -4,6 +4,7 @@ import {
 	NearestFilter,
 	RedFormat,
 	RGBAFormat,
+	Vector2,
 	Vector3,
 	Vector4,
 	WebGLRenderTarget,
@@ -13,7 +14,6 @@ import {
 import { KEPT_GLSL } from '../lens/glsl';
 import { airyKernel, NO_BLUR, type Kernel } from '../lens/airy';
 import { roomShare, type Subject } from '../scene';
-import type { LampSplats } from './lampSplats';
 import { Pass } from './pass';
 
 /** Adds samples up, puts the background behind them and makes light into a picture for a screen. */
@@ -82,6 +82,48 @@ void main() {
 }
 `;
 
+/**
+ * What a sensor makes of light: electrons with the noise of counting them and of reading them, clipped
+ * where the well is full, encoded exactly (IEC 61966-2-1). Numbers: PCG, a hash for graphics (Jarzynski
+ * and Olano, 2020, from memory); normal ones by Box and Muller, 1958.
+ */
+const SENSOR = /* glsl */ `
+precision highp int;
+${LIGHT}
+uniform float uGain;
+uniform float uFullWell;   // electrons that make white
+uniform float uReadNoise;  // electrons
+uniform ivec2 uOrigin;     // of this part in the whole picture, px from the bottom left
+uniform int uSeed;
+
+uint hashed(uint v) {
+	uint state = v * 747796405u + 2891336453u;
+	uint word = ((state >> ((state >> 28u) + 4u)) ^ state) * 277803737u;
+	return (word >> 22u) ^ word;
+}
+
+vec2 normals(uint seed) {
+	uint a = hashed(seed);
+	uint b = hashed(a ^ 0x9e3779b9u);
+	float radius = sqrt(-2.0 * log((float(a >> 8u) + 1.0) / 16777217.0));
+	float angle = 6.28318531 * float(b >> 8u) / 16777216.0;
+	return radius * vec2(cos(angle), sin(angle));
+}
+
+void main() {
+	ivec2 at = ivec2(gl_FragCoord.xy);
+	uvec2 place = uvec2(at + uOrigin);
+	uint seed = hashed(place.x + hashed(place.y + hashed(uint(uSeed))));
+	vec2 one = normals(seed);
+	vec2 other = normals(seed + 1u);
+	vec3 electrons = light(at, background()) * uGain * uFullWell;
+	vec3 noise = sqrt(electrons + uReadNoise * uReadNoise) * vec3(one, other.x);
+	vec3 found = clamp((electrons + noise) / uFullWell, 0.0, 1.0);
+	vec3 curve = 1.055 * pow(max(found, vec3(1e-6)), vec3(1.0 / 2.4)) - 0.055;
+	colour = vec4(mix(curve, found * 12.92, step(found, vec3(0.0031308))), 1.0);
+}
+`;
+
 const EXPOSE = /* glsl */ `
 ${LIGHT}
 void main() { colour = vec4(light(ivec2(gl_FragCoord.xy), background()), 1.0); }
@@ -126,6 +168,14 @@ export class Darkroom {
 	};
 	readonly #develop = new Pass(DEVELOP, this.#uniforms);
 	readonly #expose = new Pass(EXPOSE, this.#uniforms);
+	readonly #sensor = new Pass(SENSOR, {
+		...this.#uniforms,
+		uGain: { value: 1 },
+		uFullWell: { value: 1 },
+		uReadNoise: { value: 0 },
+		uOrigin: { value: new Vector2() },
+		uSeed: { value: 0 }
+	});
 	#lamps = floatTarget(1, 1);
 
 	constructor(renderer: WebGLRenderer) {
@@ -148,7 +198,7 @@ export class Darkroom {
 
 	/** Shows the picture on the canvas. */
 	develop(subject: Subject, exposure: Gathered): void {
-		const { setting, window, widthPx, heightPx } = subject;
+		const { setting, window, widthPx } = subject;
 		this.#prepare(subject, exposure);
 		const kernel = subject.showsDiffraction
 			? airyKernel(setting, window.widthMm / widthPx)
@@ -156,12 +206,29 @@ export class Darkroom {
 		const texture = kernelTexture(kernel);
 		this.#uniforms.uKernel.value = texture;
 		this.#uniforms.uRadius.value = kernel.radius;
+		this.#fitCanvas(subject);
+		this.#develop.run(this.#renderer, null);
+		texture.dispose();
+	}
+
+	/** Shows on the canvas what a sensor would have of it. */
+	expose(subject: Subject, exposure: Gathered, sensor: SensorReading): void {
+		this.#prepare(subject, exposure);
+		const { uGain, uFullWell, uReadNoise, uOrigin, uSeed } = this.#sensor.uniforms;
+		uGain.value = sensor.gain;
+		uFullWell.value = sensor.fullWell;
+		uReadNoise.value = sensor.readNoise;
+		uOrigin.value.set(sensor.left, sensor.bottom);
+		uSeed.value = sensor.seed;
+		this.#fitCanvas(subject);
+		this.#sensor.run(this.#renderer, null);
+	}
+
+	#fitCanvas({ widthPx, heightPx }: Subject): void {
 		const { canvas } = this.#renderer.getContext();
 		if (canvas.width !== widthPx || canvas.height !== heightPx) {
 			this.#renderer.setSize(widthPx, heightPx, false);
 		}
-		this.#develop.run(this.#renderer, null);
-		texture.dispose();
 	}
 
 	/** The picture in linear light, before it is spread and encoded: four numbers a pixel, rows from below. */
@@ -178,7 +245,7 @@ export class Darkroom {
 
 	#prepare(
 		{ scene, setting, window, widthPx, heightPx }: Subject,
-		{ sum, samples, lamps }: Gathered
+		{ sum, samples, paintLamps }: Gathered
 	) {
 		const { uSum, uPerSample, uLamps, uHasLamps, uWindow, uImageMm, uUp, uRoom } = this.#uniforms;
 		uSum.value = sum.texture;
@@ -187,15 +254,15 @@ export class Darkroom {
 		uImageMm.value = setting.focus.imageDistanceMm;
 		uUp.value.copy(scene.ground.up as Vector3);
 		uRoom.value = roomShare(scene.light, setting.fNumber);
-		uHasLamps.value = lamps !== null;
-		if (!lamps) return;
+		uHasLamps.value = paintLamps !== null;
+		if (!paintLamps) return;
 		if (this.#lamps.width !== widthPx || this.#lamps.height !== heightPx) {
 			this.#lamps.dispose();
 			this.#lamps = floatTarget(widthPx, heightPx);
 		}
 		this.#renderer.setRenderTarget(this.#lamps);
 		this.#renderer.clear();
-		lamps.paint(this.#renderer, this.#lamps, samples);
+		paintLamps(this.#lamps);
 		uLamps.value = this.#lamps.texture;
 	}
 }
@@ -204,7 +271,21 @@ export class Darkroom {
 export interface Gathered {
 	readonly sum: WebGLRenderTarget;
 	readonly samples: number;
-	readonly lamps: LampSplats | null;
+	/** Adds the points of light to a target; null without any. */
+	readonly paintLamps: ((target: WebGLRenderTarget) => void) | null;
+}
+
+/** How a sensor reads a part of a picture. */
+export interface SensorReading {
+	/** Light over what would expose rightly. */
+	readonly gain: number;
+	/** Electrons that make white, and the noise of reading them, electrons. */
+	readonly fullWell: number;
+	readonly readNoise: number;
+	/** Where the part begins in the whole picture, px from its bottom left. */
+	readonly left: number;
+	readonly bottom: number;
+	readonly seed: number;
 }
 
 function floatTarget(widthPx: number, heightPx: number): WebGLRenderTarget {

@@ -11,15 +11,27 @@ import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
 import type { Baked } from './bake';
 import type { Lighting } from './lighting';
 
+/** Where a vertex is at the time of the glimpse. */
+const MOVED_GLSL = /* glsl */ `
+#ifdef MOVES
+in float across;           // m/s
+uniform float uTimeS;
+vec3 moved(vec3 p) { return vec3(p.x + across * uTimeS, p.yz); }
+#else
+vec3 moved(vec3 p) { return p; }
+#endif
+`;
+
 const MATTE_VERTEX = /* glsl */ `
 precision highp float;
 in vec3 position;
 in vec3 tint;
 ${LENS_GLSL}
+${MOVED_GLSL}
 out vec3 vTint;
 void main() {
 	vTint = tint;
-	gl_Position = throughLens(position);
+	gl_Position = throughLens(moved(position));
 }
 `;
 
@@ -37,14 +49,15 @@ in vec3 position;
 in vec3 normal;
 in vec3 tint;
 ${LENS_GLSL}
+${MOVED_GLSL}
 out vec3 vTint;
 out vec3 vNormal;
 out vec3 vPoint;
 void main() {
 	vTint = tint;
 	vNormal = normal;
-	vPoint = position;
-	gl_Position = throughLens(position);
+	vPoint = moved(position);
+	gl_Position = throughLens(vPoint);
 }
 `;
 
@@ -80,11 +93,14 @@ export function figureMeshes(
 	const position = attribute(baked.positions);
 	const normal = attribute(baked.normals);
 	const tint = attribute(baked.colours);
+	const across = baked.across && new BufferAttribute(baked.across, 1);
+	const defines = across ? { MOVES: 1 } : {};
 	const mesh = (indices: Uint32Array, material: RawShaderMaterial) => {
 		const geometry = new BufferGeometry();
 		geometry.setAttribute('position', position);
 		geometry.setAttribute('normal', normal);
 		geometry.setAttribute('tint', tint);
+		if (across) geometry.setAttribute('across', across);
 		geometry.setIndex(new BufferAttribute(indices, 1));
 		const made = new Mesh(geometry, material);
 		made.frustumCulled = false;
@@ -94,6 +110,7 @@ export function figureMeshes(
 		glslVersion: GLSL3,
 		vertexShader: MATTE_VERTEX,
 		fragmentShader: MATTE_FRAGMENT,
+		defines,
 		side: FrontSide,
 		uniforms
 	});
@@ -101,6 +118,7 @@ export function figureMeshes(
 		glslVersion: GLSL3,
 		vertexShader: WET_VERTEX,
 		fragmentShader: WET_FRAGMENT,
+		defines,
 		side: FrontSide,
 		uniforms: {
 			...uniforms,

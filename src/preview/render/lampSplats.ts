@@ -70,6 +70,7 @@ uniform vec2 uPxPerMm;     // across, up
 uniform vec2 uOpening;     // half the diameter of the opening, m; image distance, mm
 uniform vec2 uSize;
 uniform float uReach;      // corner of the opening over its half diameter
+uniform float uShare;      // of its light
 ${LENS_GLSL}
 out vec2 vOff;             // px from the middle
 out vec3 vLight;
@@ -88,7 +89,7 @@ void main() {
 	vSide = bent < 0.0 ? -1.0 : 1.0;
 	vLamp = lamp;
 	float area = 3.14159265 * (radius * radius + edge * edge / 12.0);
-	vLight = lampLight.rgb * perM * perM / area;
+	vLight = lampLight.rgb * uShare * perM * perM / area;
 	float outer = (radius + 0.5 * edge) * mix(1.0, uReach, vDisc.z) + 1.0;
 	vOff = position.xy * outer;
 	vec4 p = throughLens(lampAt);
@@ -139,6 +140,7 @@ export class LampSplats {
 	readonly #blades: number;
 	readonly #cells = { value: null as DataTexture | null };
 	readonly #sample = { value: 0 };
+	readonly #share = { value: 1 };
 	readonly #maps = new Map<number, DataTexture>();
 	readonly #disposables: { dispose(): void }[] = [];
 
@@ -201,7 +203,8 @@ export class LampSplats {
 				uCells: this.#cells,
 				uBlades: { value: blades },
 				uEdge: { value: blades < 3 ? 1 : edgeRadius(blades) },
-				uReach: { value: reach }
+				uReach: { value: reach },
+				uShare: this.#share
 			},
 			depthTest: false,
 			depthWrite: false,
@@ -223,8 +226,13 @@ export class LampSplats {
 		renderer.render(this.#seen, NO_CAMERA);
 	}
 
-	/** Adds the discs to a target, from the samples taken so far. */
-	paint(renderer: WebGLRenderer, target: WebGLRenderTarget, samples: number): void {
+	/**
+	 * Adds the discs to a target, from the samples taken so far.
+	 *
+	 * @param share of their light: those that move are painted in several places
+	 */
+	paint(renderer: WebGLRenderer, target: WebGLRenderTarget, samples: number, share: number): void {
+		this.#share.value = share;
 		this.#cells.value = this.#mapOf(
 			4 ** Math.floor(Math.log(Math.max(1, samples)) / Math.log(4) + 1e-9)
 		);

@@ -34,7 +34,10 @@ describe('light', () => {
 describe('baking', () => {
 	const sight = {
 		pupilRadiusM: 0.003,
-		outside: outsideOf(setting, wholeFrame(cameraPose(shot.camera, shot.body.sensor)))
+		outside: outsideOf({
+			setting,
+			window: wholeFrame(cameraPose(shot.camera, shot.body.sensor))
+		})
 	};
 	const block = new PartStore().of('block');
 	const palette = Array.from({ length: 64 }, () => 1);
@@ -43,7 +46,8 @@ describe('baking', () => {
 		part: block,
 		// the sides of the block to the right, up and towards the camera
 		matrix: [k, 0, 0, 0, 0, k, 0, 0, 0, 0, -k, 0, x, y, z, 1],
-		palette
+		palette,
+		acrossMPerS: 0
 	});
 
 	it('keeps what faces the lens and leaves out what faces away', () => {
@@ -71,7 +75,7 @@ describe('baking', () => {
 	it('keeps what only its blur brings into the window', () => {
 		const wide = { focus: focusAt({ focalMm: 85, fieldBend: 0 }, 3), fNumber: 1.2, blades: 0 };
 		const window = { x: 0, y: 0, widthMm: 6, heightMm: 6 };
-		const outside = (fNumber: number) => outsideOf({ ...wide, fNumber }, window);
+		const outside = (fNumber: number) => outsideOf({ setting: { ...wide, fNumber }, window });
 		// half a window is 3 mm / 87.5 mm of the depth; this stands beside it at 0.6 m
 		const [x, z] = [0.04, 0.6];
 		expect(outside(16)(x, 0, z)).toBe(2);

@@ -10,19 +10,22 @@ import {
 	WebGLRenderTarget,
 	type WebGLRenderer
 } from 'three';
-import {
-	cornerRadius,
-	evenPoint,
-	MOST_SAMPLES,
-	pupilPoints,
-	type PupilPoint
-} from '../lens/aperture';
+import { cornerRadius, MOST_SAMPLES } from '../lens/aperture';
+import { STRAIGHT, stillGlimpses, type Glimpse } from '../lens/glimpse';
 import { LensUniforms, pupilRadiusM } from '../lens/lensUniforms';
 import type { Subject } from '../scene';
 import { LampSplats } from './lampSplats';
 import { NO_CAMERA } from './pass';
-import { SAMPLES_AT_ONCE, type Darkroom, type Gathered } from './darkroom';
+import { SAMPLES_AT_ONCE, type Darkroom, type Gathered, type SensorReading } from './darkroom';
 import { buildWorld, type Workshop, type World } from './world';
+
+/** How a picture is made; by default still, with as many glimpses as any picture takes. */
+export interface Making {
+	/** Takes coarse figures where fine ones would have to be sculpted first. */
+	readonly inHaste?: boolean;
+	readonly glimpses?: readonly Glimpse[];
+	readonly lampShifts?: readonly Glimpse['shiftPx'][];
+}
 
 /** A picture in the making: the same scene from more and more points of the pupil, added up. */
 export class Picture {
@@ -36,7 +39,9 @@ export class Picture {
 	readonly #lens = new LensUniforms();
 	readonly #world: World;
 	readonly #lamps: LampSplats | null;
-	readonly #points: readonly PupilPoint[];
+	readonly #glimpses: readonly Glimpse[];
+	/** Where on the sensor points of light stand in turn, px. */
+	readonly #lampShifts: readonly Glimpse['shiftPx'][];
 	/** Samples that wait to be added up, so many at a time. */
 	readonly #samples: readonly WebGLRenderTarget[];
 	readonly #sum: WebGLRenderTarget;
@@ -46,16 +51,17 @@ export class Picture {
 		darkroom: Darkroom,
 		workshop: Workshop,
 		subject: Subject,
-		inHaste: boolean
+		{ inHaste = false, glimpses, lampShifts = [STRAIGHT.shiftPx] }: Making = {}
 	) {
-		const { scene, setting, window, widthPx, heightPx } = subject;
+		const { scene, setting, widthPx, heightPx, window } = subject;
 		const { blades } = setting;
 		this.#renderer = renderer;
 		this.#darkroom = darkroom;
 		this.subject = subject;
-		this.#points = pupilPoints(MOST_SAMPLES, blades);
+		this.#glimpses = glimpses ?? stillGlimpses(MOST_SAMPLES, blades);
+		this.#lampShifts = lampShifts;
 		this.#lens.set(setting, window);
-		this.#world = buildWorld(scene, setting, window, widthPx, workshop, this.#lens.all, inHaste);
+		this.#world = buildWorld(subject, workshop, this.#lens.all, inHaste);
 
 		const depthTexture = new DepthTexture(widthPx, heightPx, UnsignedIntType);
 		const exact = {
@@ -102,14 +108,9 @@ export class Picture {
 
 	/** Draws the scene from the next point of the pupil. */
 	addSample(): void {
-		const point = this.#points[this.count];
-		if (!point) return;
-		const { setting, widthPx, heightPx } = this.subject;
-		// a sequence of its own, so that place in the pixel and place in the pupil are unrelated
-		const [u, v] = evenPoint(this.count * 5 + 2);
-		const jitter = [(2 * u - 1) / widthPx, (2 * v - 1) / heightPx] as const;
-		const dither = ((this.count * 0.618034) % 1) - 0.5;
-		this.#lens.throughPoint(point, pupilRadiusM(setting), jitter, dither);
+		const glimpse = this.#glimpses[this.count];
+		if (!glimpse) return;
+		this.#lens.look(glimpse, pupilRadiusM(this.subject.setting), this.subject);
 		const waiting = this.count % SAMPLES_AT_ONCE;
 		this.#renderer.setRenderTarget(this.#samples[waiting] as WebGLRenderTarget);
 		this.#renderer.clear();
@@ -122,6 +123,11 @@ export class Picture {
 	/** Develops what there is so far on the canvas. */
 	develop(): void {
 		this.#darkroom.develop(this.subject, this.#exposure());
+	}
+
+	/** Develops it as a sensor would have it, on the canvas. */
+	expose(sensor: SensorReading): void {
+		this.#darkroom.expose(this.subject, this.#exposure(), sensor);
 	}
 
 	/** The picture so far in linear light: four numbers a pixel, rows from below. */
@@ -139,9 +145,21 @@ export class Picture {
 
 	#exposure(): Gathered {
 		if (this.#added < this.count) this.#addWaiting();
-		// discs of light stand where the middle of the pupil images them
-		this.#lens.throughPoint({ x: 0, y: 0 }, 0, [0, 0]);
-		return { sum: this.#sum, samples: this.count, lamps: this.#lamps };
+		const lamps = this.#lamps;
+		return {
+			sum: this.#sum,
+			samples: this.count,
+			paintLamps: lamps && ((target) => this.#paintLamps(lamps, target))
+		};
+	}
+
+	/** Discs of light stand where the middle of the pupil images them, shared out over their places. */
+	#paintLamps(lamps: LampSplats, target: WebGLRenderTarget): void {
+		const share = 1 / this.#lampShifts.length;
+		for (const shiftPx of this.#lampShifts) {
+			this.#lens.look({ ...STRAIGHT, shiftPx }, 0, this.subject);
+			lamps.paint(this.#renderer, target, this.count, share);
+		}
 	}
 
 	dispose(): void {

@@ -1,5 +1,5 @@
 import { pupilRadiusM } from '../lens/lensUniforms';
-import type { Figure, LensSetting, Window } from '../scene';
+import type { Figure, Subject } from '../scene';
 import { along } from '$core/geometry/vector';
 
 /**
@@ -9,16 +9,20 @@ import { along } from '$core/geometry/vector';
  */
 export type Outside = (x: number, y: number, z: number) => number;
 
-export function outsideOf(setting: LensSetting, window: Window): Outside {
+export function outsideOf({
+	setting,
+	window,
+	shakeMm = 0
+}: Pick<Subject, 'setting' | 'window' | 'shakeMm'>): Outside {
 	const { imageDistanceMm: v, planeM, fieldBend } = setting.focus;
 	const radiusM = pupilRadiusM(setting);
 	const [left, right] = [window.x - window.widthMm / 2, window.x + window.widthMm / 2];
 	const [low, high] = [window.y - window.heightMm / 2, window.y + window.heightMm / 2];
 	return (x, y, z) => {
-		// blur and a pixel of room, in mm of the image times depth
+		// blur, shake and a pixel of room, in mm of the image times depth
 		const room =
 			radiusM * v * (Math.abs(z / planeM - 1) + Math.abs(fieldBend * z) / planeM) +
-			0.01 * window.widthMm * Math.abs(z);
+			(0.01 * window.widthMm + shakeMm) * Math.abs(z);
 		return (
 			(x * v + room < left * z ? 1 : 0) +
 			(x * v - room > right * z ? 2 : 0) +

@@ -5,7 +5,7 @@ import type { Workshop } from './world';
 import { PartStore } from '../sculpt/store';
 import { Painter } from './painter';
 import type { Subject } from '../scene';
-import { Picture } from './picture';
+import { Picture, type Making } from './picture';
 
 /** Why no picture can be drawn here. */
 export class NoGraphics extends Error {}
@@ -40,9 +40,13 @@ export class Studio {
 		this.#workshop = { parts: new PartStore(), painter: new Painter(this.#renderer) };
 	}
 
-	/** @param inHaste takes coarse figures where fine ones would have to be sculpted first */
-	begin(subject: Subject, inHaste = false): Picture {
-		return new Picture(this.#renderer, this.#darkroom, this.#workshop, subject, inHaste);
+	begin(subject: Subject, making: Making = {}): Picture {
+		return new Picture(this.#renderer, this.#darkroom, this.#workshop, subject, making);
+	}
+
+	/** Whether the context is gone: what is drawn then is blank. */
+	get isLost(): boolean {
+		return this.#renderer.getContext().isContextLost();
 	}
 
 	/** Waits until the graphics card has done what it was told so far. */

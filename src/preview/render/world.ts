@@ -1,8 +1,8 @@
 import { Scene, type IUniform } from 'three';
-import { detailFor, partsOf } from '../assemble';
+import { COARSEST, finenessFor, partsOf } from '../assemble';
 import { pupilRadiusM } from '../lens/lensUniforms';
 import { lookOf, paletteOf } from '../looks';
-import type { LensSetting, PreviewScene, Window } from '../scene';
+import type { Subject } from '../scene';
 import type { PartStore } from '../sculpt/store';
 import { floorMesh, shadowMesh } from '../things/floor';
 import { lampsOf, type Lamp } from '../things/lamps';
@@ -36,18 +36,16 @@ export interface Workshop {
  * @param inHaste  takes coarse parts where fine ones would have to be sculpted first
  */
 export function buildWorld(
-	scene: PreviewScene,
-	setting: LensSetting,
-	window: Window,
-	widthPx: number,
+	subject: Subject,
 	{ parts, painter }: Workshop,
 	uniforms: Record<string, IUniform>,
 	inHaste: boolean
 ): World {
+	const { scene, setting, window, widthPx } = subject;
 	const { figures, things, ground } = scene;
 	const lighting = lightingOf(scene, setting);
 	const pxPerMAtOneM = (setting.focus.imageDistanceMm * widthPx) / window.widthMm;
-	const outside = outsideOf(setting, window);
+	const outside = outsideOf(subject);
 	const sight = { pupilRadiusM: pupilRadiusM(setting), outside };
 	// nearer ones first: they spare the work on what they cover
 	const seen = figures
@@ -57,20 +55,25 @@ export function buildWorld(
 	const figureParts = seen.flatMap((figure): Placed[] => {
 		const look = lookOf(figure.id, figure.build);
 		const palette = paletteOf(look);
-		const wanted = partsOf(figure, look, detailFor(figure, pxPerMAtOneM), ground);
+		const wanted = partsOf(figure, look, finenessFor(figure, pxPerMAtOneM), ground);
 		const isReady = !inHaste || wanted.every(({ name }) => parts.has(name));
 		if (!isReady) isRough = true;
-		const used = isReady ? wanted : partsOf(figure, look, 'coarse', ground);
-		return used.map(({ name, matrix }) => ({ part: parts.of(name), matrix, palette }));
+		const used = isReady ? wanted : partsOf(figure, look, COARSEST, ground);
+		return used.map(({ name, matrix }) => ({
+			part: parts.of(name),
+			matrix,
+			palette,
+			acrossMPerS: figure.acrossMPerS
+		}));
 	});
 	const held = things
 		.filter(({ look }) => look === 'object')
 		.flatMap((thing): Placed[] => {
 			const { colours, name, matrix } = heldObject(thing);
-			return [{ part: parts.of(name), matrix, palette: paletteOf({ colours }) }];
+			return [{ part: parts.of(name), matrix, palette: paletteOf({ colours }), acrossMPerS: 0 }];
 		});
 	const panels = things.flatMap(
-		(thing) => panelMesh(thing, setting, window, widthPx, lighting, uniforms, painter) ?? []
+		(thing) => panelMesh(thing, subject, lighting, uniforms, painter) ?? []
 	);
 	const meshes = [
 		...figureMeshes(bake([...figureParts, ...held], lighting, sight), lighting, uniforms),

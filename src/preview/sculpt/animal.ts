@@ -46,7 +46,7 @@ function headLumps(animal: Animal, head: HeadMeasures): Lump[] {
 	];
 }
 
-const EYES: Readonly<Record<Animal, Omit<EyeMake, 'eye' | 'skin'>>> = {
+const EYES: Readonly<Record<Animal, Omit<EyeMake, 'eye' | 'skin' | 'isShut'>>> = {
 	cat: {
 		ballMm: 10,
 		irisMm: 8,
@@ -95,7 +95,12 @@ export function addAnimalHead(
 	});
 	addEyes(
 		clay,
-		{ ...EYES[animal], eye: head['left-eye'], skin: (point) => coat(animal, point) },
+		{
+			...EYES[animal],
+			eye: head['left-eye'],
+			isShut: false,
+			skin: (point) => coat(animal, point)
+		},
 		smooth,
 		detail
 	);

@@ -12,13 +12,15 @@ export interface EyeMake {
 	readonly pupilMm: readonly [across: number, up: number];
 	/** How far the opening reaches above, below and to the sides, degrees seen from the eyeball. */
 	readonly open: readonly [above: number, below: number, aside: number];
+	/** Whether the upper lid lies on the lower one; pupil and gaze stay behind it. */
+	readonly isShut: boolean;
 	readonly lid: Tint['matter'];
 	readonly socket: Socket;
 	/** What the face is made of at a point. */
 	readonly skin: (point: Point) => Tint;
 }
 
-export const HUMAN_EYE: Omit<EyeMake, 'eye'> = {
+export const HUMAN_EYE: Omit<EyeMake, 'eye' | 'isShut'> = {
 	ballMm: EYEBALL_MM,
 	irisMm: 6.3,
 	pupilMm: [2.4, 2.4],
@@ -42,13 +44,19 @@ function onBall(make: EyeMake, radius: number, aside: number, up: number): [Poin
 	return [[cx + radius * normal[0], cy + radius * normal[1], cz + radius * normal[2]], normal];
 }
 
+/** How far down the lids meet, of how far the open eye reaches, and what is left between them, degrees. */
+const SHUT_SHARE = 0.8;
+const SHUT_GAP_DEG = 1;
+
 /** The edge of a lid at an angle to the side, degrees up; the outer corner lies a little higher. */
 function lidEdge(make: EyeMake, isUpper: boolean, aside: number): number {
 	const [above, below, reach] = make.open;
 	const outwards = aside * Math.sign(make.eye[0]);
 	const t = Math.min(1, Math.abs(aside) / reach);
 	const round = (1 - t ** 2.2) ** 0.75;
-	return (isUpper ? above * round : -below * round) + outwards * 0.05;
+	const shutUp = SHUT_GAP_DEG - SHUT_SHARE * below;
+	const [top, bottom] = make.isShut ? [shutUp, -SHUT_SHARE * below] : [above, -below];
+	return (isUpper ? top : bottom) * round + outwards * 0.05;
 }
 
 /** Adds both eyes. */
@@ -200,8 +208,9 @@ function addLashes(clay: Clay, make: EyeMake): void {
 			const aside = share * (make.open[2] - 5);
 			const edge = lidEdge(make, isUpper, aside);
 			const length = (isUpper ? 7.4 : 3.6) * (0.8 + 0.2 * Math.sin(i * 2.4));
-			const lift = isUpper ? 1 : -1;
-			const [root] = onBall(make, make.ballMm + LID_MM * 0.9, aside, edge - lift * 1.5);
+			// shut, the upper ones hang down
+			const lift = isUpper && !make.isShut ? 1 : -1;
+			const [root] = onBall(make, make.ballMm + LID_MM * 0.9, aside, edge - (isUpper ? 1.5 : -1.5));
 			// out of the face and then up, fanned towards the sides
 			const fan = share * 0.5;
 			const at = (t: number): Point => [

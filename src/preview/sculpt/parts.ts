@@ -12,6 +12,7 @@ import { addObject, type ObjectForm } from './objects';
 /** The parts of figures, each named so that those who share one are drawn together. */
 export type PartName =
 	| `head ${'adult' | 'child'} ${Detail}`
+	| `eyes ${'adult' | 'child'} ${'open' | 'shut'} ${Detail}`
 	| `hair ${HairStyle} ${Detail}`
 	| `glasses ${Detail}`
 	| `body ${(typeof OUTFITS)[number]} ${Pose} ${number} ${Detail}`
@@ -29,17 +30,16 @@ export function sculpt(name: PartName): Clay {
 	const detail = rest.at(-1) as Detail;
 	const adult = HEADS.adult;
 	switch (kind) {
-		case 'head': {
-			const face = faceShape(adult);
+		case 'head':
 			addFace(clay, adult, detail);
-			addEyes(
-				clay,
-				{ ...(rest[0] === 'child' ? CHILD_EYE : HUMAN_EYE), eye: adult['left-eye'] },
-				face,
-				detail
-			);
-			addBrows(clay, face, detail);
 			addEars(clay, adult, detail);
+			break;
+		case 'eyes': {
+			const face = faceShape(adult);
+			const make = rest[0] === 'child' ? CHILD_EYE : HUMAN_EYE;
+			const isShut = rest[1] === 'shut';
+			addEyes(clay, { ...make, eye: adult['left-eye'], isShut }, face, detail);
+			addBrows(clay, face, detail);
 			break;
 		}
 		case 'hair':

@@ -11,7 +11,7 @@ import {
 import { KEEP_GLSL, KEPT_GLSL, LENS_GLSL } from '../lens/glsl';
 import { pupilRadiusM } from '../lens/lensUniforms';
 import type { Lighting } from '../render/lighting';
-import type { LensSetting, PreviewThing, Window } from '../scene';
+import type { PreviewThing, Subject } from '../scene';
 import type { Painter } from '../render/painter';
 import { paintPanel, type Patch } from './panelPaint';
 
@@ -58,18 +58,17 @@ const MOST_PX = 2048;
 /** The panel of a thing and its painting; null for looks that are no panel, or out of the window. */
 export function panelMesh(
 	thing: PreviewThing,
-	setting: LensSetting,
-	window: Window,
-	widthPx: number,
+	subject: Subject,
 	lighting: Lighting,
 	uniforms: Record<string, IUniform>,
 	painter: Painter
 ): { readonly mesh: Mesh; readonly painting: WebGLRenderTarget } | null {
 	const { look, centre } = thing;
 	if (look === 'lights' || look === 'object') return null;
-	const patch = patchIn(thing, setting, window);
+	const patch = patchIn(thing, subject);
 	if (!patch) return null;
-	const { focus } = setting;
+	const { window, widthPx } = subject;
+	const { focus } = subject.setting;
 	const pxPerM = (focus.imageDistanceMm / centre.z) * (widthPx / window.widthMm);
 	const side = (lengthM: number) =>
 		Math.min(MOST_PX, Math.max(2, Math.ceil(lengthM * pxPerM * 1.25)));
@@ -96,8 +95,7 @@ export function panelMesh(
 /** The part of a thing's rectangle that may show in a window; null when none does. */
 function patchIn(
 	{ centre, widthM, heightM }: PreviewThing,
-	setting: LensSetting,
-	window: Window
+	{ setting, window, shakeMm = 0 }: Subject
 ): Patch | null {
 	const { focus } = setting;
 	if (centre.z <= 0.02) return null;
@@ -105,7 +103,7 @@ function patchIn(
 	const blurM =
 		pupilRadiusM(setting) * (Math.abs(centre.z / focus.planeM - 1) + Math.abs(focus.fieldBend));
 	const range = (middle: number, halfMm: number, at: number, sizeM: number) => {
-		const reach = halfMm * perMm * MARGIN + blurM;
+		const reach = (halfMm * MARGIN + shakeMm) * perMm + blurM;
 		const low = Math.max(-sizeM / 2, middle * perMm - reach - at);
 		const high = Math.min(sizeM / 2, middle * perMm + reach - at);
 		return { middle: (low + high) / 2, length: high - low };

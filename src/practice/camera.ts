@@ -1,0 +1,158 @@
+import { cameraPose } from '$core/geometry/camera';
+import type { Release } from '$core/odds/release';
+import type { CameraSettings } from '$core/study/settings';
+import { MOST_SAMPLES } from '../preview/lens/aperture';
+import { farDiscPx, samplesForDisc, widestDiscPx } from '../preview/lens/samples';
+import { outsideOf, reaches } from '../preview/render/reach';
+import type { Picture } from '../preview/render/picture';
+import type { Studio } from '../preview/render/studio';
+import { previewOf, type PictureSize, type PreviewScene, type Subject } from '../preview/scene';
+import { exposureGlimpses, lampPlaces, type Exposing } from './glimpses';
+import { noiseOf, tilesOf, windowOf, type Tile } from './sensor';
+
+/** Exposes frames: draws what was released, as the sensor would have it. */
+
+/** A frame to expose. */
+export interface Exposure {
+	readonly release: Release;
+	readonly settings: CameraSettings;
+	/** As held. */
+	readonly size: PictureSize;
+	readonly seed: number;
+}
+
+/** What it does between two pieces of work. */
+export interface Pauses {
+	/** Lets others work. @throws when nobody waits any more */
+	readonly breathe: () => Promise<void>;
+	/** Is told how much of the frame is done, 0 to 1. */
+	readonly tell: (share: number) => void;
+}
+
+/** The graphics card has stopped drawing. */
+export class LostGraphics extends Error {}
+
+/** Sides of the parts that a frame is drawn in: no card's limit, and little memory. */
+const TILE_PX = 1280;
+/** Glimpses that are told to the card at once. */
+const AT_ONCE = 4;
+const LEAST_GLIMPSES = 16;
+const MOST_BESIDES = 64;
+/** What lies behind and before people is seldom looked at so closely: neighbours may lie this far apart, px. */
+const BESIDES_APART_PX = 2;
+
+/** The frame, drawn part by part on a canvas of its size. */
+export async function expose(
+	studio: Studio,
+	exposure: Exposure,
+	{ breathe, tell }: Pauses
+): Promise<OffscreenCanvas> {
+	const { release, settings, size, seed } = exposure;
+	const whole = new OffscreenCanvas(size.widthPx, size.heightPx);
+	const context = whole.getContext('2d', { alpha: false });
+	if (!context) throw new LostGraphics('there is no memory for a picture of this size');
+	const noise = noiseOf(release.shot.body, settings.iso, size);
+	const tiles = tilesOf(size, TILE_PX);
+	for (const [i, tile] of tiles.entries()) {
+		const { picture, count } = beginTile(studio, exposure, tile);
+		try {
+			while (picture.count < count) {
+				for (let k = 0; k < AT_ONCE; k++) picture.addSample();
+				await studio.finish();
+				tell((i + picture.count / count) / tiles.length);
+				await breathe();
+			}
+			const [left, bottom] = [tile.left, size.heightPx - tile.top - tile.heightPx];
+			picture.expose({ ...noise, gain: settings.gain, left, bottom, seed });
+			if (studio.isLost) throw new LostGraphics('the graphics card stopped drawing');
+		} finally {
+			picture.dispose();
+		}
+		context.drawImage(studio.canvas, tile.left, tile.top);
+	}
+	return whole;
+}
+
+/** A part of a frame, about to be drawn with so many glimpses. */
+export function beginTile(
+	studio: Studio,
+	exposure: Exposure,
+	tile: Tile
+): { readonly picture: Picture; readonly count: number } {
+	const { release, settings, seed } = exposure;
+	const subject = subjectOf(exposure, tile);
+	const exposing: Exposing = {
+		setting: subject.setting,
+		pxPerMm: subject.widthPx / subject.window.widthMm,
+		shutterS: settings.shutterS,
+		roomBelowStops: settings.roomBelowStops,
+		shakeMmPerS: release.shakeMmPerS
+	};
+	const count = glimpsesFor(subject, exposing);
+	const glimpses = exposureGlimpses(exposing, count, seed + tile.left + tile.top);
+	const picture = studio.begin(subject, { glimpses, lampShifts: lampPlaces(exposing) });
+	return { picture, count };
+}
+
+/** What a part of a frame is of. */
+export function subjectOf(exposure: Exposure, tile: Tile): Subject {
+	const { release, settings, size } = exposure;
+	const { shot, focus, shakeMmPerS } = release;
+	const { widthMm } = cameraPose(shot.camera, shot.body.sensor);
+	return {
+		scene: sceneOf(exposure),
+		setting: { focus, fNumber: settings.fNumber, blades: shot.lens.blades },
+		window: windowOf(tile, size, widthMm / size.widthPx),
+		widthPx: tile.widthPx,
+		heightPx: tile.heightPx,
+		shakeMm: Math.hypot(shakeMmPerS.x, shakeMmPerS.y) * settings.shutterS,
+		showsDiffraction: false
+	};
+}
+
+/**
+ * Enough that two neighbours in the widest disc on anybody, drawn out by what moves, lie a pixel apart.
+ */
+function glimpsesFor(subject: Subject, { pxPerMm, shutterS }: Exposing): number {
+	const { scene, setting, shakeMm = 0 } = subject;
+	const outside = outsideOf(subject);
+	const figures = scene.figures.filter((figure) => reaches(figure, outside));
+	const runsPx = figures.map(
+		({ acrossMPerS, head }) =>
+			(Math.abs(acrossMPerS) * shutterS * setting.focus.imageDistanceMm * pxPerMm) /
+			Math.max(head.origin.z, 0.1)
+	);
+	const streakPx = shakeMm * pxPerMm + Math.max(0, ...runsPx);
+	const discPx = widestDiscPx(
+		subject,
+		figures.map(({ head }) => head.origin)
+	);
+	const besidesPx = Math.max(
+		farDiscPx(subject),
+		widestDiscPx(
+			subject,
+			scene.things.map(({ centre }) => centre)
+		)
+	);
+	const people = samplesForDisc(discPx) + Math.ceil((discPx + 1) * streakPx);
+	const besides = Math.min(MOST_BESIDES, samplesForDisc(besidesPx / BESIDES_APART_PX));
+	return Math.min(MOST_SAMPLES, Math.max(LEAST_GLIMPSES, people, besides));
+}
+
+/** What stood before the camera, with lids and movement, in the light of the settings. */
+function sceneOf({ release, settings }: Exposure): PreviewScene {
+	const scene = previewOf(release.shot);
+	const { roomBelowStops, fNumber } = settings;
+	return {
+		...scene,
+		figures: scene.figures.map((figure, i) => ({
+			...figure,
+			isShut: release.people[i]?.isShut ?? false,
+			acrossMPerS: release.people[i]?.acrossMPerS ?? 0
+		})),
+		light:
+			roomBelowStops === null
+				? scene.light
+				: { ...scene.light, roomStopsBelow: roomBelowStops - 2 * Math.log2(fNumber) }
+	};
+}

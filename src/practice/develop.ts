@@ -1,0 +1,49 @@
+import { expose, type Pauses } from './camera';
+import type { Studio } from '../preview/render/studio';
+import { exifOf, withExif } from './exif';
+import type { PlannedFrame, RollOrder } from './roll';
+
+/** As cameras write them. */
+const QUALITY = 0.92;
+
+/** A file as it comes home from the camera. */
+export interface PracticeFile {
+	readonly name: string;
+	readonly jpeg: Blob;
+}
+
+/** Draws a frame of a roll and writes its file. */
+export async function develop(
+	studio: Studio,
+	order: RollOrder,
+	frame: PlannedFrame,
+	pauses: Pauses
+): Promise<PracticeFile> {
+	const { release, settings, size, localMs, name } = frame;
+	const seed = Math.imul(order.seed + 1, 0x9e3779b1) ^ release.frame;
+	const held = await expose(studio, { release, settings, size, seed }, pauses);
+	const isUpright = release.shot.camera.orientation === 'portrait';
+	const onSensor = isUpright ? laidDown(held) : held;
+	const jpeg = await onSensor.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
+	const exif = exifOf({
+		shot: order.shot,
+		settings,
+		focusedM: release.focus.planeM,
+		size,
+		localMs,
+		offsetMinutes: order.offsetMinutes
+	});
+	return { name, jpeg: await withExif(jpeg, exif) };
+}
+
+/** An upright picture as the sensor lies in the body: its left side above, its foot to the left. */
+function laidDown(upright: OffscreenCanvas): OffscreenCanvas {
+	const { width, height } = upright;
+	const level = new OffscreenCanvas(height, width);
+	const context = level.getContext('2d', { alpha: false });
+	if (!context) throw new Error('there is no memory to turn the picture');
+	context.translate(height, 0);
+	context.rotate(Math.PI / 2);
+	context.drawImage(upright, 0, 0);
+	return level;
+}

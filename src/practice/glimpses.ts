@@ -1,0 +1,109 @@
+import { evenly, shuffled } from '$core/numeric/evenly';
+import { jinc } from '$core/numeric/bessel';
+import { Random } from '$core/numeric/random';
+import { WAVELENGTH_MM } from '$core/optics/blur';
+import { FLASH_S } from '$core/study/light';
+import { pupilPoints } from '../preview/lens/aperture';
+import { evenDither, type Glimpse } from '../preview/lens/glimpse';
+import type { LensSetting } from '../preview/scene';
+
+/** What happens while the shutter is open, as far as each glimpse of it depends on that. */
+export interface Exposing {
+	readonly setting: LensSetting;
+	readonly pxPerMm: number;
+	readonly shutterS: number;
+	/** How far the room lies below a flash, stops; null without one. */
+	readonly roomBelowStops: number | null;
+	/** Of the picture on the sensor, mm/s to the right and up. */
+	readonly shakeMmPerS: { readonly x: number; readonly y: number };
+}
+
+/**
+ * Looks through the lens spread over everything that blurs a frame: the opening, the pixel, the time that
+ * the shutter is open, and the Airy pattern. Each of these is filled evenly, in an order of its own.
+ */
+export function exposureGlimpses(exposing: Exposing, count: number, seed: number): Glimpse[] {
+	const { setting, pxPerMm, shakeMmPerS } = exposing;
+	const random = new Random(seed);
+	const evenlyMixed = () => shuffled(evenly(count), random);
+	const [acrossPixel, upPixel, moments, rings, angles] = [
+		evenlyMixed(),
+		evenlyMixed(),
+		evenlyMixed(),
+		evenlyMixed(),
+		evenlyMixed()
+	];
+	const airyPx = airyUnitMm(setting) * pxPerMm;
+	return pupilPoints(count, setting.blades).map((pupil, i) => {
+		const at = (values: Float64Array) => values[i] as number;
+		const timeS = momentOf(at(moments), exposing);
+		const radiusPx = airyQuantile(at(rings)) * airyPx;
+		const angle = 2 * Math.PI * at(angles);
+		return {
+			pupil,
+			shiftPx: {
+				x: at(acrossPixel) - 0.5 + radiusPx * Math.cos(angle) + shakeMmPerS.x * timeS * pxPerMm,
+				y: at(upPixel) - 0.5 + radiusPx * Math.sin(angle) + shakeMmPerS.y * timeS * pxPerMm
+			},
+			timeS,
+			dither: evenDither(i)
+		};
+	});
+}
+
+/** Places that a point of light passes on the sensor, px, no farther apart than a pixel. */
+export function lampPlaces(exposing: Exposing): Glimpse['shiftPx'][] {
+	const { pxPerMm, shutterS, shakeMmPerS } = exposing;
+	const lengthPx = Math.hypot(shakeMmPerS.x, shakeMmPerS.y) * shutterS * pxPerMm;
+	return [...evenly(Math.max(1, Math.ceil(lengthPx)))].map((share) => ({
+		x: shakeMmPerS.x * (share - 0.5) * shutterS * pxPerMm,
+		y: shakeMmPerS.y * (share - 0.5) * shutterS * pxPerMm
+	}));
+}
+
+/**
+ * When some of the light came, s from the middle of the exposure: evenly while the shutter is open; under
+ * flash only the room's share of it, w = 1 / (1 + 2^B), the rest while the flash burns.
+ */
+function momentOf(share: number, { shutterS, roomBelowStops }: Exposing): number {
+	if (roomBelowStops === null) return (share - 0.5) * shutterS;
+	const ofRoom = 1 / (1 + 2 ** roomBelowStops);
+	return share < ofRoom
+		? (share / ofRoom - 0.5) * shutterS
+		: ((share - ofRoom) / (1 - ofRoom) - 0.5) * Math.min(shutterS, FLASH_S);
+}
+
+/** What an argument of 1 of the Airy pattern is on the sensor, mm: wavelength times N v/f over pi. */
+const airyUnitMm = ({ focus, fNumber }: LensSetting): number =>
+	(WAVELENGTH_MM * fNumber * focus.imageDistanceMm) / focus.focalMm / Math.PI;
+
+/** Rings of the pattern that are drawn; the few per cent beyond are spread over those. */
+const AIRY_REACH = 30;
+const AIRY_STEPS = 3000;
+
+/** How much light of the Airy pattern lies within each of so many steps from its middle, a share of all. */
+const encircled = (() => {
+	const within = new Float64Array(AIRY_STEPS + 1);
+	for (let i = 1; i <= AIRY_STEPS; i++) {
+		const x = ((i - 0.5) * AIRY_REACH) / AIRY_STEPS;
+		within[i] = (within[i - 1] as number) + jinc(x) ** 2 * x;
+	}
+	const all = within[AIRY_STEPS] as number;
+	return within.map((light) => light / all);
+})();
+
+/**
+ * From the middle of the Airy pattern, within which distance a share of its light lies: an argument x of
+ * (2 J1(x)/x)². Source: Born and Wolf, Principles of Optics, 8.5 (from memory): 83.8% lie within 3.83.
+ */
+export function airyQuantile(share: number): number {
+	let [low, high] = [0, AIRY_STEPS];
+	while (high - low > 1) {
+		const middle = (low + high) >> 1;
+		if ((encircled[middle] as number) < share) low = middle;
+		else high = middle;
+	}
+	const below = encircled[low] as number;
+	const part = (share - below) / ((encircled[high] as number) - below);
+	return ((low + part) * AIRY_REACH) / AIRY_STEPS;
+}

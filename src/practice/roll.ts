@@ -1,0 +1,66 @@
+import type { Shot } from '$core/format/shot';
+import { chanceOf } from '$core/odds/chanceOf';
+import { releasesOf, type Release } from '$core/odds/release';
+import { Random } from '$core/numeric/random';
+import { settingsOf, type CameraSettings, type OwnSettings } from '$core/study/settings';
+import { study } from '$core/study/study';
+import type { Spreads } from '$core/tables/spreads';
+import type { PictureSize } from '../preview/scene';
+import { sizeOf } from './sensor';
+
+/** A roll of practice frames: one shot taken several times. */
+
+export interface RollOrder {
+	readonly shot: Shot;
+	/** Instead of what the plan says; what is left out follows it, and the light. */
+	readonly own: OwnSettings & { readonly fNumber?: number };
+	readonly frames: number;
+	/** The same one gives the same frames. */
+	readonly seed: number;
+	readonly spreads: Spreads;
+	/** Pixels along the long side, up to the body's own. */
+	readonly longSidePx: number;
+	/** Local time of the first release, ms as if it were UTC; minutes that the place is ahead of UTC. */
+	readonly localMs: number;
+	readonly offsetMinutes: number;
+	/** Number in the name of the first file. */
+	readonly firstNumber: number;
+}
+
+/** One frame of a roll, as it will be drawn. */
+export interface PlannedFrame {
+	readonly name: string;
+	readonly release: Release;
+	readonly settings: CameraSettings;
+	readonly size: PictureSize;
+	readonly localMs: number;
+}
+
+/** Nothing in the shot can be focused on, so that there is nothing to take. */
+export class NothingToTake extends Error {}
+
+/** From one release to the next, ms. */
+const LEAST_PAUSE_MS = 900;
+const MORE_PAUSE_MS = 2400;
+
+/**
+ * The frames of a roll: everything that is true of them, without a pixel drawn.
+ *
+ * @throws NothingToTake
+ */
+export function framesOf(order: RollOrder): PlannedFrame[] {
+	const { own, seed, spreads } = order;
+	const { fNumber = order.shot.choices.fNumberExact, ...rest } = own;
+	const shot = { ...order.shot, choices: { ...order.shot.choices, fNumberExact: fNumber } };
+	const { taken } = study(shot, chanceOf(spreads));
+	if (!taken) throw new NothingToTake('there is nothing in this shot that the lens can focus on');
+	const settings = settingsOf(taken, rest);
+	const size = sizeOf(shot.body, shot.camera, order.longSidePx);
+	const pauses = new Random(seed);
+	let { localMs } = order;
+	return releasesOf(taken, settings, order.frames, seed, spreads).map((release, i) => {
+		if (i > 0) localMs += Math.round(LEAST_PAUSE_MS + MORE_PAUSE_MS * pauses.uniform());
+		const number = String(order.firstNumber + i).padStart(4, '0');
+		return { name: `practice-${number}.jpg`, release, settings, size, localMs };
+	});
+}

@@ -1,0 +1,231 @@
+import { readShot } from '$core/format/shotFile';
+import type { ShotInput } from '$core/format/shot';
+import { facesOf, type LandmarkTruth } from '$core/odds/truth';
+import type { Landmark } from '$core/tables/landmarks';
+import { ASSUMED, type Spreads } from '$core/tables/spreads';
+import { beginTile, subjectOf, type Exposure } from '../../src/practice/camera';
+import { develop } from '../../src/practice/develop';
+import { framesOf, type PlannedFrame, type RollOrder } from '../../src/practice/roll';
+import type { Tile } from '../../src/practice/sensor';
+import { MOST_SAMPLES } from '../../src/preview/lens/aperture';
+import { stillGlimpses } from '../../src/preview/lens/glimpse';
+import { Studio } from '../../src/preview/render/studio';
+
+/** Runs in a page: takes practice frames, and measures what is in their pixels. */
+
+/** Which frames are taken; the rest of the order is as usual. */
+export interface Roll {
+	readonly frames: number;
+	readonly seed: number;
+	readonly longSidePx: number;
+	readonly own?: RollOrder['own'];
+	readonly spreads?: Partial<Spreads>;
+}
+
+/** A mark on a face in one frame, to be measured. */
+export interface Mark {
+	readonly frame: number;
+	readonly personId: string;
+	readonly landmark: Landmark;
+	/** How far around it is looked at, px. */
+	readonly reachPx: number;
+}
+
+/** How a mark is blurred, px: as measured, and as the core says. */
+export interface MeasuredBlur {
+	readonly discPx: number;
+	readonly streakPx: number;
+	readonly truth: { readonly discPx: number; readonly streakPx: number; readonly angle: number };
+	/** How much worse the same streak explains it at a right angle: the ratio of what is left. */
+	readonly turnedOverTrue: number;
+}
+
+const FIRST_OF_MAY_MS = Date.UTC(2026, 4, 1, 15, 30, 0);
+
+function orderOf(input: ShotInput, { own = {}, spreads, ...rest }: Roll): RollOrder {
+	const reading = readShot(input);
+	if (!reading.ok) throw new Error(reading.message);
+	return {
+		...rest,
+		shot: reading.shot,
+		own,
+		spreads: { ...ASSUMED, ...spreads },
+		localMs: FIRST_OF_MAY_MS,
+		offsetMinutes: 120,
+		firstNumber: 1
+	};
+}
+
+let known: Studio | null = null;
+const theStudio = () => (known ??= new Studio(new OffscreenCanvas(1, 1)));
+const ALONE = { breathe: () => Promise.resolve(), tell: () => undefined };
+
+interface Patch {
+	readonly light: Float64Array;
+	readonly side: number;
+}
+
+/** Green light of a square of a frame, rows from the top. */
+function patchOf(exposure: Exposure, tile: Tile, isSharp: boolean): Patch {
+	const studio = theStudio();
+	const { picture, count } = isSharp
+		? beginSharp(studio, exposure, tile)
+		: beginTile(studio, exposure, tile);
+	while (picture.count < count) picture.addSample();
+	const all = picture.linear();
+	picture.dispose();
+	const side = tile.widthPx;
+	const light = new Float64Array(side * side);
+	for (let y = 0; y < side; y++) {
+		for (let x = 0; x < side; x++) {
+			light[y * side + x] = all[4 * ((side - 1 - y) * side + x) + 1] as number;
+		}
+	}
+	return { light, side };
+}
+
+/** The same through a pin-hole in a moment: nothing is blurred but by the pixel. */
+function beginSharp(studio: Studio, exposure: Exposure, tile: Tile) {
+	const pupil = { x: 0, y: 0 };
+	const glimpses = stillGlimpses(MOST_SAMPLES, 0).map((one) => ({ ...one, pupil }));
+	return { picture: studio.begin(subjectOf(exposure, tile), { glimpses }), count: MOST_SAMPLES };
+}
+
+/** Weights of a disc drawn out along a line, in pixels around the middle. */
+function kernelOf(discPx: number, streakPx: number, angle: number): Map<string, number> {
+	const weights = new Map<string, number>();
+	const steps = 24;
+	for (let t = 0; t < steps; t++) {
+		const along = ((t + 0.5) / steps - 0.5) * streakPx;
+		for (let i = 0; i < steps; i++) {
+			// rings of equal area
+			const radius = (discPx / 2) * Math.sqrt((i + 0.5) / steps);
+			for (let k = 0; k < steps; k++) {
+				const turn = (2 * Math.PI * (k + i * 0.618)) / steps;
+				const x = radius * Math.cos(turn) + along * Math.cos(angle);
+				const y = radius * Math.sin(turn) - along * Math.sin(angle);
+				const [left, top] = [Math.floor(x), Math.floor(y)];
+				// shared out among the four pixels around
+				for (const [dx, dy] of [
+					[0, 0],
+					[1, 0],
+					[0, 1],
+					[1, 1]
+				] as const) {
+					const share = (1 - Math.abs(x - left - dx)) * (1 - Math.abs(y - top - dy));
+					const key = `${left + dx} ${top + dy}`;
+					weights.set(key, (weights.get(key) ?? 0) + share / steps ** 3);
+				}
+			}
+		}
+	}
+	return weights;
+}
+
+/** How far a sharp patch, blurred, is from another: mean of squares, away from the edges. */
+function leftOver(sharp: Patch, blurred: Patch, kernel: Map<string, number>, edge: number): number {
+	const { side } = sharp;
+	const taps = [...kernel].map(([key, weight]) => {
+		const [dx, dy] = key.split(' ').map(Number) as [number, number];
+		return [dy * side + dx, weight] as const;
+	});
+	let sum = 0;
+	for (let y = edge; y < side - edge; y++) {
+		for (let x = edge; x < side - edge; x++) {
+			const at = y * side + x;
+			let found = 0;
+			for (const [off, weight] of taps) found += weight * (sharp.light[at + off] as number);
+			sum += (found - (blurred.light[at] as number)) ** 2;
+		}
+	}
+	return sum;
+}
+
+/** Diameter of the disc with the spread of a kernel across a direction: 4 standard deviations. */
+function acrossOf(kernel: Map<string, number>, angle: number): number {
+	let sum = 0;
+	for (const [key, weight] of kernel) {
+		const [dx, dy] = key.split(' ').map(Number) as [number, number];
+		sum += weight * (dx * Math.sin(angle) + dy * Math.cos(angle)) ** 2;
+	}
+	return 4 * Math.sqrt(sum);
+}
+
+/** Where something is least, between two values, by golden sections. */
+function least(of: (value: number) => number, low: number, high: number): number {
+	const golden = (Math.sqrt(5) - 1) / 2;
+	let [a, b] = [low, high];
+	for (let i = 0; i < 18; i++) {
+		const [c, d] = [b - golden * (b - a), a + golden * (b - a)];
+		if (of(c) < of(d)) b = d;
+		else a = c;
+	}
+	return (a + b) / 2;
+}
+
+function markOf(frame: PlannedFrame, mark: Mark): LandmarkTruth {
+	const face = facesOf(frame.release, frame.settings).find((one) => one.personId === mark.personId);
+	const found = face?.landmarks.find((one) => one.landmark === mark.landmark);
+	if (!found) throw new Error('no such mark');
+	return found;
+}
+
+export const practiceLab = {
+	/** What is true of the frames of a roll. */
+	roll(input: ShotInput, roll: Roll) {
+		return framesOf(orderOf(input, roll)).map((frame) => ({
+			name: frame.name,
+			isGood: frame.release.isGood,
+			isSharp: frame.release.isSharp,
+			isElsewhere: frame.release.isElsewhere,
+			settings: frame.settings,
+			faces: facesOf(frame.release, frame.settings)
+		}));
+	},
+
+	/** The file of a frame, in base 64. */
+	async file(input: ShotInput, roll: Roll, frame: number): Promise<string> {
+		const order = orderOf(input, roll);
+		const planned = framesOf(order)[frame];
+		if (!planned) throw new Error('no such frame');
+		const { jpeg } = await develop(theStudio(), order, planned, ALONE);
+		const bytes = new Uint8Array(await jpeg.arrayBuffer());
+		return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+	},
+
+	/** The disc and the streak that best turn the sharp face into the one in the frame. */
+	blur(input: ShotInput, roll: Roll, mark: Mark): MeasuredBlur {
+		const order = orderOf(input, roll);
+		const frame = framesOf(order)[mark.frame];
+		if (!frame) throw new Error('no such frame');
+		const { release, settings, size } = frame;
+		const truth = markOf(frame, mark);
+		const pxPerMm = Math.max(size.widthPx, size.heightPx) / order.shot.body.sensor.widthMm;
+		const side = 2 * mark.reachPx;
+		const tile: Tile = {
+			left: Math.round(truth.x * size.widthPx) - mark.reachPx,
+			top: Math.round(truth.y * size.heightPx) - mark.reachPx,
+			widthPx: side,
+			heightPx: side
+		};
+		const exposure = { release, settings, size, seed: order.seed };
+		const blurred = patchOf(exposure, tile, false);
+		const sharp = patchOf(exposure, tile, true);
+		const angle = Math.atan2(truth.streakMm.y, truth.streakMm.x);
+		const trueDiscPx = truth.blurMm * pxPerMm;
+		const trueStreakPx = Math.hypot(truth.streakMm.x, truth.streakMm.y) * pxPerMm;
+		const edge = Math.ceil(1.3 * (trueDiscPx + trueStreakPx)) / 2 + 4;
+		const left = (discPx: number, streakPx: number, at = angle) =>
+			leftOver(sharp, blurred, kernelOf(discPx, streakPx, at), Math.ceil(edge));
+		const discPx = least((disc) => left(disc, trueStreakPx), 0, 1.3 * trueDiscPx + 3);
+		const streakPx = least((streak) => left(trueDiscPx, streak), 0, 1.3 * trueStreakPx + 3);
+		return {
+			// the kernel's own pixels spread a little, too
+			discPx: acrossOf(kernelOf(discPx, trueStreakPx, angle), angle),
+			streakPx,
+			truth: { discPx: trueDiscPx, streakPx: trueStreakPx, angle },
+			turnedOverTrue:
+				left(trueDiscPx, trueStreakPx, angle + Math.PI / 2) / left(trueDiscPx, trueStreakPx)
+		};
+	}
+};
