@@ -25,7 +25,7 @@ const coreOneWay = CORE.map((room, i) => ({
 }));
 
 /**
- * Arrows point one way: routes → ui → words, data, workers → preview → core (docs/architecture.md).
+ * Arrows point one way: routes → ui → words, data, workers → practice → preview → core (docs/architecture.md).
  * @type {import('dependency-cruiser').IConfiguration}
  */
 module.exports = {
@@ -35,7 +35,7 @@ module.exports = {
 			name: 'words-above-core-alone',
 			severity: 'error',
 			from: { path: '^src/words', pathNot: '\\.test\\.ts$' },
-			to: { path: '^src/(data|files|workers|preview|ui|routes)' }
+			to: { path: '^src/(data|files|workers|preview|practice|ui|routes)' }
 		},
 		{
 			name: 'core-without-words',
@@ -66,7 +66,7 @@ module.exports = {
 		{
 			name: 'data-below-ui',
 			severity: 'error',
-			from: { path: '^src/(data|workers|preview)' },
+			from: { path: '^src/(data|workers|preview|practice)' },
 			to: { path: '^src/(ui|routes)' }
 		},
 		{
@@ -74,13 +74,19 @@ module.exports = {
 			comment: 'what a file holds is handed to it',
 			severity: 'error',
 			from: { path: '^src/files', pathNot: '\\.test\\.ts$' },
-			to: { path: '^src/(data|workers|preview|ui|routes)' }
+			to: { path: '^src/(data|workers|preview|practice|ui|routes)' }
 		},
 		{
 			name: 'preview-above-core-alone',
 			severity: 'error',
 			from: { path: '^src/preview', pathNot: '\\.test\\.ts$' },
-			to: { path: '^src/(data|workers)' }
+			to: { path: '^src/(data|workers|practice)' }
+		},
+		{
+			name: 'practice-above-preview-and-core',
+			severity: 'error',
+			from: { path: '^src/practice', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/(data|files|words|workers|ui|routes)' }
 		},
 		{
 			name: 'ui-below-routes',

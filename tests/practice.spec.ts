@@ -25,7 +25,12 @@ test.describe('what blurs a face in the pixels is what the core says of that ver
 			choices: { fNumberExact: 2, shutterS: 1 / 1000 }
 		};
 		// somebody who sways far: discs of many pixels, and sharp ones between
-		const roll = { longSidePx: 6000, seed: 3, frames: 12, spreads: { handheldMm: 200, outerPoint: 1, middlePoint: 1 } };
+		const roll = {
+			longSidePx: 6000,
+			seed: 3,
+			frames: 12,
+			spreads: { handheldMm: 200, outerPoint: 1, middlePoint: 1 }
+		};
 		const all: MeasuredBlur[] = [];
 		for (const personId of ['middle', 'aside']) {
 			for (const frame of [0, 5, 8]) {
@@ -44,7 +49,7 @@ test.describe('what blurs a face in the pixels is what the core says of that ver
 			focalMm: 85,
 			choices: { fNumberExact: 8, shutterS: 1 / 8 }
 		};
-		const roll = { longSidePx: 3000, seed: 5, frames: 3, spreads: { stillMmPerS: 0 } };
+		const roll = { longSidePx: 3000, seed: 5, frames: 3, spreads: { stillMmPerS: 0, shake: 4 } };
 		for (const frame of [0, 1]) {
 			const found = await measured(lab, shaken, roll, {
 				frame,

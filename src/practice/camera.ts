@@ -6,7 +6,13 @@ import { farDiscPx, samplesForDisc, widestDiscPx } from '../preview/lens/samples
 import { outsideOf, reaches } from '../preview/render/reach';
 import type { Picture } from '../preview/render/picture';
 import type { Studio } from '../preview/render/studio';
-import { previewOf, type PictureSize, type PreviewScene, type Subject } from '../preview/scene';
+import {
+	previewOf,
+	type Chart,
+	type PictureSize,
+	type PreviewScene,
+	type Subject
+} from '../preview/scene';
 import { exposureGlimpses, lampPlaces, type Exposing } from './glimpses';
 import { noiseOf, tilesOf, windowOf, type Tile } from './sensor';
 
@@ -19,6 +25,8 @@ export interface Exposure {
 	/** As held. */
 	readonly size: PictureSize;
 	readonly seed: number;
+	/** Charts that hang in the place of things, by their ids. */
+	readonly charts?: Readonly<Record<string, Chart>>;
 }
 
 /** What it does between two pieces of work. */
@@ -140,11 +148,15 @@ function glimpsesFor(subject: Subject, { pxPerMm, shutterS }: Exposing): number 
 }
 
 /** What stood before the camera, with lids and movement, in the light of the settings. */
-function sceneOf({ release, settings }: Exposure): PreviewScene {
+function sceneOf({ release, settings, charts = {} }: Exposure): PreviewScene {
 	const scene = previewOf(release.shot);
 	const { roomBelowStops, fNumber } = settings;
 	return {
 		...scene,
+		things: scene.things.map((thing) => {
+			const chart = charts[thing.id];
+			return chart ? { ...thing, look: 'chart', chart } : thing;
+		}),
 		figures: scene.figures.map((figure, i) => ({
 			...figure,
 			isShut: release.people[i]?.isShut ?? false,

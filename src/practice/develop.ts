@@ -21,7 +21,11 @@ export async function develop(
 ): Promise<PracticeFile> {
 	const { release, settings, size, localMs, name } = frame;
 	const seed = Math.imul(order.seed + 1, 0x9e3779b1) ^ release.frame;
-	const held = await expose(studio, { release, settings, size, seed }, pauses);
+	const held = await expose(
+		studio,
+		{ release, settings, size, seed, charts: order.charts },
+		pauses
+	);
 	const isUpright = release.shot.camera.orientation === 'portrait';
 	const onSensor = isUpright ? laidDown(held) : held;
 	const jpeg = await onSensor.convertToBlob({ type: 'image/jpeg', quality: QUALITY });

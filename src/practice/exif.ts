@@ -67,66 +67,66 @@ export function exifOf({
 	const subSeconds = ascii(time.slice(20, 23));
 	const offset = ascii(offsetText(offsetMinutes));
 	const isUpright = camera.orientation === 'portrait';
-	const [across, down] = isUpright
-		? [size.heightPx, size.widthPx]
-		: [size.widthPx, size.heightPx];
+	const [across, down] = isUpright ? [size.heightPx, size.widthPx] : [size.widthPx, size.heightPx];
 	const perCm = (pixels: number, mm: number) => rational((10 * pixels) / mm, 1000);
 	const iso = Math.min(MOST_SHORT, engravedIso(settings.iso));
 	const tag = TagValues.ExifIFD;
 	const image = TagValues.ImageIFD;
-	return endedProperly(piexif.dump({
-		'0th': {
-			[image.Make]: ascii(MAKER),
-			[image.Model]: ascii(body.name),
-			[image.Orientation]: isUpright ? UPRIGHT : LEVEL,
-			[image.XResolution]: [300, 1],
-			[image.YResolution]: [300, 1],
-			[image.ResolutionUnit]: UNIT_INCH,
-			[image.DateTime]: date,
-			[image.YCbCrPositioning]: CENTRED
-		},
-		Exif: {
-			[tag.ExposureTime]: ofSeconds(engravedShutter(settings.shutterS)),
-			[tag.FNumber]: rational(engraved(settings.fNumber), 10),
-			[tag.ExposureProgram]:
-				settings.flashPower !== null || shot.choices.shutterS !== undefined
-					? MANUAL
-					: APERTURE_PRIORITY,
-			[tag.ISOSpeedRatings]: iso,
-			[tag.SensitivityType]: STANDARD_OUTPUT_SENSITIVITY,
-			[tag.StandardOutputSensitivity]: iso,
-			[tag.ExifVersion]: '0232',
-			[tag.DateTimeOriginal]: date,
-			[tag.DateTimeDigitized]: date,
-			[tag.OffsetTime]: offset,
-			[tag.OffsetTimeOriginal]: offset,
-			[tag.OffsetTimeDigitized]: offset,
-			[tag.SubSecTime]: subSeconds,
-			[tag.SubSecTimeOriginal]: subSeconds,
-			[tag.SubSecTimeDigitized]: subSeconds,
-			[tag.ComponentsConfiguration]: '\x01\x02\x03\x00',
-			[tag.SubjectDistance]:
-				focusedM > 0 && focusedM < 1000 ? rational(focusedM, 100) : INFINITELY_FAR,
-			[tag.MeteringMode]: WHOLE_FRAME,
-			[tag.Flash]: settings.flashPower === null ? FLASH_OFF : FLASH_FIRED,
-			[tag.FocalLength]: rational(camera.focalMm, 10),
-			[tag.FocalLengthIn35mmFilm]: Math.round(camera.focalMm * cropFactor(body.sensor)),
-			[tag.FlashpixVersion]: '0100',
-			[tag.ColorSpace]: SRGB,
-			[tag.PixelXDimension]: across,
-			[tag.PixelYDimension]: down,
-			[tag.FocalPlaneXResolution]: perCm(across, body.sensor.widthMm),
-			[tag.FocalPlaneYResolution]: perCm(down, body.sensor.heightMm),
-			[tag.FocalPlaneResolutionUnit]: UNIT_CM,
-			[tag.LensSpecification]: [
-				rational(lens.focalMm[0], 10),
-				rational(lens.focalMm[1], 10),
-				rational(engraved(lens.widestFNumber[0]), 10),
-				rational(engraved(lens.widestFNumber[1]), 10)
-			],
-			[tag.LensModel]: ascii(lens.name)
-		}
-	}));
+	return endedProperly(
+		piexif.dump({
+			'0th': {
+				[image.Make]: ascii(MAKER),
+				[image.Model]: ascii(body.name),
+				[image.Orientation]: isUpright ? UPRIGHT : LEVEL,
+				[image.XResolution]: [300, 1],
+				[image.YResolution]: [300, 1],
+				[image.ResolutionUnit]: UNIT_INCH,
+				[image.DateTime]: date,
+				[image.YCbCrPositioning]: CENTRED
+			},
+			Exif: {
+				[tag.ExposureTime]: ofSeconds(engravedShutter(settings.shutterS)),
+				[tag.FNumber]: rational(engraved(settings.fNumber), 10),
+				[tag.ExposureProgram]:
+					settings.flashPower !== null || shot.choices.shutterS !== undefined
+						? MANUAL
+						: APERTURE_PRIORITY,
+				[tag.ISOSpeedRatings]: iso,
+				[tag.SensitivityType]: STANDARD_OUTPUT_SENSITIVITY,
+				[tag.StandardOutputSensitivity]: iso,
+				[tag.ExifVersion]: '0232',
+				[tag.DateTimeOriginal]: date,
+				[tag.DateTimeDigitized]: date,
+				[tag.OffsetTime]: offset,
+				[tag.OffsetTimeOriginal]: offset,
+				[tag.OffsetTimeDigitized]: offset,
+				[tag.SubSecTime]: subSeconds,
+				[tag.SubSecTimeOriginal]: subSeconds,
+				[tag.SubSecTimeDigitized]: subSeconds,
+				[tag.ComponentsConfiguration]: '\x01\x02\x03\x00',
+				[tag.SubjectDistance]:
+					focusedM > 0 && focusedM < 1000 ? rational(focusedM, 100) : INFINITELY_FAR,
+				[tag.MeteringMode]: WHOLE_FRAME,
+				[tag.Flash]: settings.flashPower === null ? FLASH_OFF : FLASH_FIRED,
+				[tag.FocalLength]: rational(camera.focalMm, 10),
+				[tag.FocalLengthIn35mmFilm]: Math.round(camera.focalMm * cropFactor(body.sensor)),
+				[tag.FlashpixVersion]: '0100',
+				[tag.ColorSpace]: SRGB,
+				[tag.PixelXDimension]: across,
+				[tag.PixelYDimension]: down,
+				[tag.FocalPlaneXResolution]: perCm(across, body.sensor.widthMm),
+				[tag.FocalPlaneYResolution]: perCm(down, body.sensor.heightMm),
+				[tag.FocalPlaneResolutionUnit]: UNIT_CM,
+				[tag.LensSpecification]: [
+					rational(lens.focalMm[0], 10),
+					rational(lens.focalMm[1], 10),
+					rational(engraved(lens.widestFNumber[0]), 10),
+					rational(engraved(lens.widestFNumber[1]), 10)
+				],
+				[tag.LensModel]: ascii(lens.name)
+			}
+		})
+	);
 }
 
 /** Where the TIFF part begins, after its name in the segment; its first directory begins 8 bytes on. */

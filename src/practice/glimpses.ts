@@ -77,19 +77,21 @@ function momentOf(share: number, { shutterS, roomBelowStops }: Exposing): number
 const airyUnitMm = ({ focus, fNumber }: LensSetting): number =>
 	(WAVELENGTH_MM * fNumber * focus.imageDistanceMm) / focus.focalMm / Math.PI;
 
-/** Rings of the pattern that are drawn; the few per cent beyond are spread over those. */
+/** So far the pattern is drawn; the two per cent beyond stand at its edge. */
 const AIRY_REACH = 30;
 const AIRY_STEPS = 3000;
+/** The integral of (2 J1(x)/x)² x over all x. */
+const AIRY_LIGHT = 2;
 
 /** How much light of the Airy pattern lies within each of so many steps from its middle, a share of all. */
 const encircled = (() => {
 	const within = new Float64Array(AIRY_STEPS + 1);
+	const step = AIRY_REACH / AIRY_STEPS;
 	for (let i = 1; i <= AIRY_STEPS; i++) {
-		const x = ((i - 0.5) * AIRY_REACH) / AIRY_STEPS;
-		within[i] = (within[i - 1] as number) + jinc(x) ** 2 * x;
+		const x = (i - 0.5) * step;
+		within[i] = (within[i - 1] as number) + (jinc(x) ** 2 * x * step) / AIRY_LIGHT;
 	}
-	const all = within[AIRY_STEPS] as number;
-	return within.map((light) => light / all);
+	return within;
 })();
 
 /**
@@ -97,6 +99,7 @@ const encircled = (() => {
  * (2 J1(x)/x)². Source: Born and Wolf, Principles of Optics, 8.5 (from memory): 83.8% lie within 3.83.
  */
 export function airyQuantile(share: number): number {
+	if (share >= (encircled[AIRY_STEPS] as number)) return AIRY_REACH;
 	let [low, high] = [0, AIRY_STEPS];
 	while (high - low > 1) {
 		const middle = (low + high) >> 1;

@@ -5,7 +5,7 @@ import { Random } from '$core/numeric/random';
 import { settingsOf, type CameraSettings, type OwnSettings } from '$core/study/settings';
 import { study } from '$core/study/study';
 import type { Spreads } from '$core/tables/spreads';
-import type { PictureSize } from '../preview/scene';
+import type { Chart, PictureSize } from '../preview/scene';
 import { sizeOf } from './sensor';
 
 /** A roll of practice frames: one shot taken several times. */
@@ -25,6 +25,8 @@ export interface RollOrder {
 	readonly offsetMinutes: number;
 	/** Number in the name of the first file. */
 	readonly firstNumber: number;
+	/** Charts that hang in the place of things, by their ids. */
+	readonly charts?: Readonly<Record<string, Chart>>;
 }
 
 /** One frame of a roll, as it will be drawn. */
@@ -36,9 +38,6 @@ export interface PlannedFrame {
 	readonly localMs: number;
 }
 
-/** Nothing in the shot can be focused on, so that there is nothing to take. */
-export class NothingToTake extends Error {}
-
 /** From one release to the next, ms. */
 const LEAST_PAUSE_MS = 900;
 const MORE_PAUSE_MS = 2400;
@@ -46,14 +45,14 @@ const MORE_PAUSE_MS = 2400;
 /**
  * The frames of a roll: everything that is true of them, without a pixel drawn.
  *
- * @throws NothingToTake
+ * @throws when the lens can focus on nothing in the shot
  */
 export function framesOf(order: RollOrder): PlannedFrame[] {
 	const { own, seed, spreads } = order;
 	const { fNumber = order.shot.choices.fNumberExact, ...rest } = own;
 	const shot = { ...order.shot, choices: { ...order.shot.choices, fNumberExact: fNumber } };
 	const { taken } = study(shot, chanceOf(spreads));
-	if (!taken) throw new NothingToTake('there is nothing in this shot that the lens can focus on');
+	if (!taken) throw new Error('there is nothing in this shot that the lens can focus on');
 	const settings = settingsOf(taken, rest);
 	const size = sizeOf(shot.body, shot.camera, order.longSidePx);
 	const pauses = new Random(seed);

@@ -8,7 +8,7 @@ const FULL_WELL = 50_000;
 const READ_NOISE = 4;
 
 /** Fewer pixels across than this show nothing. */
-export const LEAST_ACROSS_PX = 240;
+const LEAST_ACROSS_PX = 240;
 
 /** The picture as held, of so many pixels along its long side at most. */
 export function sizeOf(
@@ -16,9 +16,7 @@ export function sizeOf(
 	{ orientation }: Pick<Camera, 'orientation'>,
 	longSidePx: number
 ): PictureSize {
-	const across = Math.round(
-		Math.min(sensor.pixelsAcross, Math.max(LEAST_ACROSS_PX, longSidePx))
-	);
+	const across = Math.round(Math.min(sensor.pixelsAcross, Math.max(LEAST_ACROSS_PX, longSidePx)));
 	const down = Math.round((across * sensor.heightMm) / sensor.widthMm);
 	return orientation === 'portrait'
 		? { widthPx: down, heightPx: across }

@@ -44,13 +44,31 @@ export interface Figure {
 export interface PreviewThing {
 	readonly id: string;
 	readonly label: string;
-	readonly look: Thing['look'];
+	readonly look: Thing['look'] | 'chart';
+	/** What is printed on a chart. */
+	readonly chart?: Chart;
 	readonly centre: Vec3;
 	readonly widthM: number;
 	readonly heightM: number;
 	readonly detailMm: number;
 	/** Whether somebody stands behind it: panes are clear then. */
 	readonly hasPeopleBehind: boolean;
+}
+
+/** What is printed: shapes on white paper that do not overlap, mm from its middle, y up. */
+export interface Drawing {
+	readonly shapes: readonly {
+		readonly outline: readonly (readonly [x: number, y: number])[];
+		/** 0 black to 1 as white as the paper. */
+		readonly tone: number;
+	}[];
+}
+
+/** How a chart hangs: parallel to the sensor, then turned, its right side away, and tilted, its top away. */
+export interface Chart {
+	readonly drawing: Drawing;
+	readonly turnDeg: number;
+	readonly tiltDeg: number;
 }
 
 /** The ground, y = 0 of the world. */

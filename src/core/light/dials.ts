@@ -19,6 +19,9 @@ const SPEEDS = [
 	80000, 102400
 ] as const;
 
+/** What is engraved is rounded. */
+const A_HAIR = 1.03;
+
 function nearest(dial: readonly number[], value: number): number {
 	const away = (one: number) => Math.abs(Math.log2(one / value));
 	return dial.reduce((best, one) => (away(one) < away(best) ? one : best), dial[0] as number);
@@ -26,6 +29,16 @@ function nearest(dial: readonly number[], value: number): number {
 
 /** The shutter of the dial nearest to a time, s. */
 export const engravedShutter = (shutterS: number): number => nearest(SHUTTERS, shutterS);
+
+/** The shutters of the dial from one to another, both included, the slowest first, s. */
+export const shuttersBetween = (slowestS: number, fastestS: number): number[] =>
+	SHUTTERS.filter((one) => one <= slowestS * A_HAIR && one >= fastestS / A_HAIR).toSorted(
+		(a, b) => b - a
+	);
+
+/** The speeds of the dial from one to another, both included. */
+export const isosBetween = (lowest: number, highest: number): number[] =>
+	SPEEDS.filter((one) => one >= lowest / A_HAIR && one <= highest * A_HAIR);
 
 /** The next shutter of the dial, s; null at its end. */
 export function nextShutter(shutterS: number, way: 'faster' | 'slower'): number | null {

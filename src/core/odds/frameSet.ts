@@ -20,7 +20,7 @@ export interface Accidents {
 }
 
 /** What one person did in one frame. */
-export interface PersonAccidents {
+interface PersonAccidents {
 	readonly personId: string;
 	/** Away from the camera, m. */
 	readonly awayM: number;

@@ -69,12 +69,15 @@ describe('frames as they were released', () => {
 			...COUPLE,
 			people: [ahead('a', 3), { ...ahead('b', 4), need: 'free', motion: 'walking' }]
 		});
-		const of = (id: string) => releases.flatMap(({ people }) => people.filter((one) => one.personId === id));
+		const of = (id: string) =>
+			releases.flatMap(({ people }) => people.filter((one) => one.personId === id));
 		// 10 blinks a minute of a quarter of a second: 1 of 24 frames (Svenson and Barnes, 2006; from memory)
 		const shut = of('b').filter(({ isShut }) => isShut).length / FRAMES;
 		expect(shut).toBeGreaterThan(0.005);
 		expect(shut).toBeLessThan(0.1);
-		expect(new Set(of('b').map(({ acrossMPerS }) => Math.sign(acrossMPerS)))).toEqual(new Set([-1, 1]));
+		expect(new Set(of('b').map(({ acrossMPerS }) => Math.sign(acrossMPerS)))).toEqual(
+			new Set([-1, 1])
+		);
 		const turns = releases.map(({ shot }) => shot.people[0]?.turnDeg ?? 0);
 		expect(Math.max(...turns.map(Math.abs))).toBeLessThan(8);
 		expect(new Set(turns).size).toBe(FRAMES);
@@ -103,7 +106,10 @@ describe('settings', () => {
 		expect(planned.gain).toBeCloseTo(1, 6);
 		const brighter = settingsOf(take, { shutterS: planned.shutterS, iso: 2 * planned.iso });
 		expect(brighter.gain).toBeCloseTo(2, 6);
-		expect(settingsOf(take, { iso: 2 * planned.iso }).shutterS).toBeCloseTo(planned.shutterS / 2, 9);
+		expect(settingsOf(take, { iso: 2 * planned.iso }).shutterS).toBeCloseTo(
+			planned.shutterS / 2,
+			9
+		);
 	});
 
 	it('a body that can go no higher leaves the picture dark', () => {

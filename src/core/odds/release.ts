@@ -30,7 +30,7 @@ export interface Release {
 	readonly isGood: boolean;
 }
 
-export interface ReleasedPerson {
+interface ReleasedPerson {
 	readonly personId: string;
 	/** To the right of the frame, m/s. */
 	readonly acrossMPerS: number;
@@ -140,7 +140,10 @@ function imageElsewhere(take: Take, accidents: Accidents, set: FrameSet, random:
 	const behind = scene.things
 		.filter(({ inFrame, seen }) => inFrame && seen.depthM > depthM + BEHIND_M / 2)
 		.map(({ seen }) => seen.depthM);
-	const lastM = Math.max(...scene.sightings.map(({ nearEye }) => nearEye?.seen.depthM ?? 0), depthM);
+	const lastM = Math.max(
+		...scene.sightings.map(({ nearEye }) => nearEye?.seen.depthM ?? 0),
+		depthM
+	);
 	const behindM = behind.length > 0 ? Math.min(...behind) : lastM + BEHIND_M;
 	const chosenM = left?.depthM ?? (isBefore ? beforeM : behindM);
 	const planeM = Math.max(chosenM, scene.shot.lens.closestFocusM);

@@ -53,7 +53,7 @@ export class Picture {
 		subject: Subject,
 		{ inHaste = false, glimpses, lampShifts = [STRAIGHT.shiftPx] }: Making = {}
 	) {
-		const { scene, setting, widthPx, heightPx, window } = subject;
+		const { setting, widthPx, heightPx, window } = subject;
 		const { blades } = setting;
 		this.#renderer = renderer;
 		this.#darkroom = darkroom;

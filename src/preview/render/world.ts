@@ -4,6 +4,7 @@ import { pupilRadiusM } from '../lens/lensUniforms';
 import { lookOf, paletteOf } from '../looks';
 import type { Subject } from '../scene';
 import type { PartStore } from '../sculpt/store';
+import { chartMeshes } from '../things/chart';
 import { floorMesh, shadowMesh } from '../things/floor';
 import { lampsOf, type Lamp } from '../things/lamps';
 import { heldObject } from '../things/object';
@@ -78,6 +79,7 @@ export function buildWorld(
 	const meshes = [
 		...figureMeshes(bake([...figureParts, ...held], lighting, sight), lighting, uniforms),
 		...panels.map(({ mesh }) => mesh),
+		...things.flatMap((thing) => chartMeshes(thing, lighting, uniforms)),
 		floorMesh(scene, setting.focus.fieldBend, lighting, uniforms),
 		...(seen.length > 0 ? [shadowMesh(seen, ground, uniforms)] : [])
 	];

@@ -23,14 +23,20 @@ type Three = [number, number, number];
 
 describe('heads have their landmarks where the model has them', () => {
 	const cases = [
-		['head adult fine', 'adult', 1],
-		['head adult middle', 'adult', 2],
-		['cat head fine', 'cat', 2],
-		['dog head fine', 'dog', 2]
-	] as const satisfies readonly (readonly [PartName, keyof typeof HEADS, number])[];
+		['head adult fine', 'eyes adult open fine', 'adult', 1],
+		['head adult middle', 'eyes adult open fine', 'adult', 2],
+		['cat head fine', null, 'cat', 2],
+		['dog head fine', null, 'dog', 2]
+	] as const satisfies readonly (readonly [
+		PartName,
+		PartName | null,
+		keyof typeof HEADS,
+		number
+	])[];
 
-	it.each(cases)('%s', (name, build, withinMm) => {
-		const clay = sculpt(name);
+	it.each(cases)('%s with %s', (name, eyesName, build, withinMm) => {
+		const face = sculpt(name);
+		const clay = eyesName ? sculpt(eyesName) : face;
 		const { 'left-eye': eye, 'nose-tip': noseTip, chin } = HEADS[build];
 		// the cornea itself is a vertex of the ball
 		const hasCornea = (side: number) =>
@@ -43,12 +49,22 @@ describe('heads have their landmarks where the model has them', () => {
 			);
 		expect(hasCornea(1) && hasCornea(-1)).toBe(true);
 		expect(met(clay, eye[0], eye[1])).toBeCloseTo(eye[2], 3);
-		expect(Math.abs(met(clay, noseTip[0], noseTip[1]) - noseTip[2])).toBeLessThan(withinMm);
+		expect(Math.abs(met(face, noseTip[0], noseTip[1]) - noseTip[2])).toBeLessThan(withinMm);
 		if (build === 'adult') {
-			expect(Math.abs(met(clay, chin[0], chin[1] + 1) - chin[2])).toBeLessThan(3);
+			expect(Math.abs(met(face, chin[0], chin[1] + 1) - chin[2])).toBeLessThan(3);
 			const { hairline } = HEADS.adult;
-			expect(Math.abs(met(clay, hairline[0], hairline[1]) - hairline[2])).toBeLessThan(withinMm);
+			expect(Math.abs(met(face, hairline[0], hairline[1]) - hairline[2])).toBeLessThan(withinMm);
 		}
+	});
+
+	it('a shut lid lies before the pupil, which stays where it was', () => {
+		const { 'left-eye': eye } = HEADS.adult;
+		const [open, shut] = [sculpt('eyes adult open fine'), sculpt('eyes adult shut fine')];
+		expect(met(open, eye[0], eye[1])).toBeCloseTo(eye[2], 3);
+		expect(met(shut, eye[0], eye[1])).toBeGreaterThan(eye[2] + 0.5);
+		const hasPupil = ({ positions }: Clay) =>
+			positions.some((x, i) => i % 3 === 2 && Math.abs(x - eye[2]) < 1e-6);
+		expect(hasPupil(shut)).toBe(true);
 	});
 });
 
@@ -56,6 +72,8 @@ describe('every part', () => {
 	const names: PartName[] = [
 		'head child fine',
 		'head adult coarse',
+		'eyes child open middle',
+		'eyes adult shut fine',
 		'hair curls middle',
 		'hair long coarse',
 		'glasses fine',

@@ -64,7 +64,7 @@ export function panelMesh(
 	painter: Painter
 ): { readonly mesh: Mesh; readonly painting: WebGLRenderTarget } | null {
 	const { look, centre } = thing;
-	if (look === 'lights' || look === 'object') return null;
+	if (look === 'lights' || look === 'object' || look === 'chart') return null;
 	const patch = patchIn(thing, subject);
 	if (!patch) return null;
 	const { window, widthPx } = subject;

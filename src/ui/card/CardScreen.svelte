@@ -4,6 +4,7 @@
 	import { dueAt } from '$core/day/schedule';
 	import { clock } from '$words/day';
 	import { WallClock } from '../shared/clock.svelte';
+	import { localMinute } from '../shared/localTime';
 	import { indexOfOpen, stepBy } from '../keeping/dayActions';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
@@ -43,6 +44,7 @@
 	});
 	let isAwake = $state(false);
 	let isTaking = $state(false);
+	let isShooting = $state(false);
 	const slot = $derived(session.slot);
 	const count = $derived(session.jobShots.length);
 	const index = $derived(indexOfOpen(session));
@@ -126,6 +128,11 @@
 			</div>
 			{#if slot?.status === 'taken' && slot.taken}<TakenLine taken={slot.taken} />{/if}
 			<Steppers {card} />
+			{#if card.solution?.take}
+				<button class="in-text" type="button" onclick={() => (isShooting = true)}
+					>Shoot it with the practice camera…</button
+				>
+			{/if}
 			<p class="awake">
 				{isAwake
 					? 'The screen stays awake while the card is open.'
@@ -134,6 +141,17 @@
 		</div>
 	</main>
 	<TakenSheet {card} bind:open={isTaking} />
+	{#if isShooting && card.solution}
+		{#await import('../practice/ShootSheet.svelte') then { default: ShootSheet }}
+			<ShootSheet
+				solution={card.solution}
+				spreads={kit.contents.spreads}
+				startsAt={slot?.startsAt ?? localMinute()}
+				timeZone={session.job?.timeZone}
+				bind:open={isShooting}
+			/>
+		{/await}
+	{/if}
 {/if}
 
 <style>

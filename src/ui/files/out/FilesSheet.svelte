@@ -115,6 +115,11 @@
 						}}
 					/>
 				</div>
+				<div class="row">
+					{#await import('../../practice/PracticeDay.svelte') then { default: PracticeDay }}
+						<PracticeDay {session} spreads={kit.contents.spreads} />
+					{/await}
+				</div>
 			</section>
 		{/if}
 		{#if session.shot}

@@ -18,6 +18,7 @@
 	let { plan }: { plan: PlanView } = $props();
 
 	let isWhyOpen = $state(false);
+	let isShooting = $state(false);
 	const shown = $derived(plan.shown);
 	const verdict = $derived(shown && verdictOf(shown, settings.units));
 	/** Peeking is not announced. */
@@ -65,6 +66,12 @@
 			/>
 			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 			<Gear {plan} />
+			<button
+				class="in-text"
+				type="button"
+				aria-haspopup="dialog"
+				onclick={() => (isShooting = true)}>shoot it</button
+			>
 		</p>
 		{#if costs.length > 0}
 			<p class="costs"><Named text={costs.join(' ')} shot={plan.shot} /></p>
@@ -91,6 +98,18 @@
 		{/await}
 	{/if}
 </Modal>
+
+{#if isShooting && shown}
+	{#await import('../../practice/ShootSheet.svelte') then { default: ShootSheet }}
+		<ShootSheet
+			solution={shown}
+			spreads={plan.spreads}
+			startsAt={plan.startsAt}
+			timeZone={plan.timeZone}
+			bind:open={isShooting}
+		/>
+	{/await}
+{/if}
 
 <style>
 	.first {

@@ -1,0 +1,29 @@
+import { unzipSync, strFromU8 } from 'fflate';
+import { describe, expect, it } from 'vitest';
+import { zipBlob } from './zip';
+
+describe('a ZIP', () => {
+	it('gives back what went in, as it came', async () => {
+		const read: string[] = [];
+		async function* files() {
+			for (const name of ['one.jpg', 'two.jpg']) {
+				read.push(name);
+				await Promise.resolve();
+				yield { name, content: new Blob([`what is in ${name}`]) };
+			}
+		}
+		const bytes = new Uint8Array(await (await zipBlob(files())).arrayBuffer());
+		const found = unzipSync(bytes);
+		expect(Object.keys(found)).toEqual(read);
+		expect(strFromU8(found['two.jpg'] ?? new Uint8Array())).toBe('what is in two.jpg');
+	});
+
+	it('fails when its source does, instead of being cut short', async () => {
+		async function* broken() {
+			yield { name: 'one', content: new Blob(['1']) };
+			await Promise.resolve();
+			throw new Error('the camera stopped');
+		}
+		await expect(zipBlob(broken())).rejects.toThrow();
+	});
+});

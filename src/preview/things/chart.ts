@@ -1,0 +1,119 @@
+import {
+	BufferAttribute,
+	BufferGeometry,
+	DoubleSide,
+	GLSL3,
+	Mesh,
+	RawShaderMaterial,
+	ShapeUtils,
+	Vector2,
+	type IUniform
+} from 'three';
+import { radians } from '$core/geometry/angle';
+import { along, type Vec3 } from '$core/geometry/vector';
+import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
+import type { Lighting } from '../render/lighting';
+import type { Chart, Drawing, PreviewThing } from '../scene';
+
+/** A flat chart, printed on paper: drawn from its outlines, so that edges are as sharp as the lens has them. */
+
+const VERTEX = /* glsl */ `
+precision highp float;
+in vec3 position;
+in float tone;
+${LENS_GLSL}
+out float vTone;
+void main() {
+	vTone = tone;
+	gl_Position = throughLens(position);
+}
+`;
+
+const FRAGMENT = /* glsl */ `
+precision highp float;
+in float vTone;
+uniform vec3 uLight;
+${KEEP_GLSL}
+out vec4 colour;
+void main() { colour = kept(uLight * vTone, 1.0); }
+`;
+
+/** Shares of the light that paper and ink send back: usual values, from memory. */
+const PAPER = 0.82;
+const INK = 0.04;
+/** Evenly lit, as charts should be. */
+const LIGHT = 0.95;
+
+/** The paper, and what is printed just before it; nothing for other things. */
+export function chartMeshes(
+	{ chart, centre, widthM, heightM }: PreviewThing,
+	{ room }: Lighting,
+	uniforms: Record<string, IUniform>
+): Mesh[] {
+	if (!chart) return [];
+	const [halfX, halfY] = [500 * widthM, 500 * heightM];
+	const paper = {
+		tone: 1,
+		outline: [
+			[-halfX, -halfY],
+			[halfX, -halfY],
+			[halfX, halfY],
+			[-halfX, halfY]
+		] as const
+	};
+	const [right, up] = sidesOf(chart);
+	const placed = (x: number, y: number) => along(along(centre, right, x / 1000), up, y / 1000);
+	const mesh = (shapes: Drawing['shapes'], isPrinted: boolean) => {
+		const material = new RawShaderMaterial({
+			glslVersion: GLSL3,
+			vertexShader: VERTEX,
+			fragmentShader: FRAGMENT,
+			side: DoubleSide,
+			polygonOffset: isPrinted,
+			polygonOffsetFactor: -1,
+			polygonOffsetUnits: -4,
+			uniforms: { ...uniforms, uLight: { value: [LIGHT * room, LIGHT * room, LIGHT * room] } }
+		});
+		return new Mesh(geometryOf(shapes, placed), material);
+	};
+	return [mesh([paper], false), mesh(chart.drawing.shapes, true)];
+}
+
+/** To the right and up along the chart, in the camera's coordinates. */
+function sidesOf({ turnDeg, tiltDeg }: Chart): readonly [right: Vec3, up: Vec3] {
+	const [turn, tilt] = [radians(turnDeg), radians(tiltDeg)];
+	return [
+		{ x: Math.cos(turn), y: 0, z: Math.sin(turn) },
+		{
+			x: -Math.sin(turn) * Math.sin(tilt),
+			y: Math.cos(tilt),
+			z: Math.cos(turn) * Math.sin(tilt)
+		}
+	];
+}
+
+function geometryOf(
+	shapes: Drawing['shapes'],
+	placed: (x: number, y: number) => Vec3
+): BufferGeometry {
+	const positions: number[] = [];
+	const tones: number[] = [];
+	const indices: number[] = [];
+	for (const { outline, tone } of shapes) {
+		const first = tones.length;
+		for (const [x, y] of outline) {
+			const at = placed(x, y);
+			positions.push(at.x, at.y, at.z);
+			tones.push(INK + (PAPER - INK) * tone);
+		}
+		const corners = outline.map(([x, y]) => new Vector2(x, y));
+		for (const triangle of ShapeUtils.triangulateShape(corners, [])) {
+			indices.push(...triangle.map((corner) => first + corner));
+		}
+	}
+	const geometry = new BufferGeometry();
+	geometry.setAttribute('position', new BufferAttribute(new Float32Array(positions), 3));
+	geometry.setAttribute('tone', new BufferAttribute(new Float32Array(tones), 1));
+	geometry.setIndex(indices);
+	return geometry;
+}

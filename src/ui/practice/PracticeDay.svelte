@@ -1,0 +1,108 @@
+<script lang="ts">
+	import { tzOffset } from '@date-fns/tz';
+	import { onDestroy } from 'svelte';
+	import { asksForSomething } from '$core/study/study';
+	import type { Spreads } from '$core/tables/spreads';
+	import { zipBlob, type Zipped } from '$files/out/zip';
+	import { rollsOf } from '../../practice/day';
+	import type { RollOrder } from '../../practice/roll';
+	import { practicePort, type TakenFrame } from '../../workers/ports';
+	import { fileName, saveBlob } from '../files/out/saving';
+	import type { Session } from '../keeping/session.svelte';
+
+	/** The whole day taken by the practice camera, as one ZIP of photographs. */
+	let { session, spreads }: { session: Session; spreads: Spreads } = $props();
+
+	const FRAMES_OF_EACH = 6;
+	const LONG_SIDE_PX = 1200;
+	const SEED = 1;
+
+	/** How many frames are done, of how many; null while nothing is being done. */
+	let done = $state<{ readonly frames: number; readonly of: number } | null>(null);
+	let said = $state('');
+	let control: AbortController | null = null;
+	onDestroy(() => control?.abort(new Error('given up')));
+
+	function ordersOfDay(): RollOrder[] {
+		const shots = session.jobShots
+			.filter(({ shot }) => asksForSomething(shot))
+			.map(({ shot, slot }) => ({ shot, localMs: Date.parse(`${slot.startsAt}Z`) }));
+		const first = new Date(shots[0]?.localMs ?? Date.now());
+		return rollsOf({
+			shots,
+			framesOfEach: FRAMES_OF_EACH,
+			seed: SEED,
+			longSidePx: LONG_SIDE_PX,
+			offsetMinutes: tzOffset(session.job?.timeZone, first),
+			spreads
+		});
+	}
+
+	/** Frames as they come: the next roll is begun when the one before is in the file. */
+	async function* taken(orders: readonly RollOrder[], signal: AbortSignal): AsyncGenerator<Zipped> {
+		for (const order of orders) {
+			const frames: TakenFrame[] = [];
+			await practicePort.ask(
+				'roll',
+				{ order, from: 0 },
+				{
+					signal,
+					tell: (news) => {
+						if (news.kind !== 'frame') return;
+						frames.push(news);
+						if (done) done = { ...done, frames: done.frames + 1 };
+					}
+				}
+			);
+			for (const { name, jpeg } of frames) yield { name, content: jpeg };
+		}
+	}
+
+	async function save() {
+		control = new AbortController();
+		const { signal } = control;
+		said = '';
+		try {
+			const orders = ordersOfDay();
+			done = { frames: 0, of: orders.length * FRAMES_OF_EACH };
+			const blob = await zipBlob(taken(orders, signal));
+			const name = `${fileName(session.job?.title ?? 'day')}-practice.zip`;
+			saveBlob(name, blob);
+			said = `Saved as “${name}”.`;
+		} catch (error) {
+			if (!signal.aborted) {
+				said = `That did not work: ${error instanceof Error ? error.message : 'unknown'}.`;
+			}
+		} finally {
+			done = null;
+		}
+	}
+</script>
+
+{#if done}
+	<button class="knob" type="button" onclick={() => control?.abort(new Error('given up'))}
+		>Stop</button
+	>
+	<progress max={done.of} value={done.frames} aria-label="Frames taken"></progress>
+	<span role="status">{done.frames} of {done.of} frames</span>
+{:else}
+	<button
+		class="knob"
+		type="button"
+		disabled={session.jobShots.length === 0}
+		onclick={() => void save()}>Practice frames (ZIP)</button
+	>
+	<span role="status">{said || 'every shot six times, as the practice camera would take it'}</span>
+{/if}
+
+<style>
+	progress {
+		accent-color: var(--sharp);
+	}
+	button {
+		min-width: 10rem;
+	}
+	span {
+		color: var(--ink-2);
+	}
+</style>

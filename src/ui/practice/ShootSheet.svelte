@@ -1,0 +1,215 @@
+<script lang="ts">
+	import { tzOffset } from '@date-fns/tz';
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import { onDestroy } from 'svelte';
+	import { engravedIso, isosBetween, shuttersBetween } from '$core/light/dials';
+	import { engraved } from '$core/optics/fNumber';
+	import type { Solution } from '$core/study/plan';
+	import { settingsOf } from '$core/study/settings';
+	import type { Spreads } from '$core/tables/spreads';
+	import { exposureWords, shutterWords } from '$words/light';
+	import { fStop, stopsInWords } from '$words/numbers';
+	import { zipBlob } from '$files/out/zip';
+	import { fileName, saveBlob } from '../files/out/saving';
+	import NumberField from '../shared/NumberField.svelte';
+	import Pick from '../shared/Pick.svelte';
+	import FrameView from './FrameView.svelte';
+	import { Roll } from './roll.svelte';
+
+	/** The shot taken with the practice camera: how many frames, with which settings, and what came of it. */
+	interface Props {
+		solution: Solution;
+		spreads: Spreads;
+		/** When the shot is taken, by the clock there; and the time zone of the day. */
+		startsAt: string;
+		timeZone?: string | undefined;
+		open: boolean;
+	}
+
+	let { solution, spreads, startsAt, timeZone, open = $bindable() }: Props = $props();
+
+	const MOST_FRAMES = 40;
+	/** Long sides of frames smaller than the sensor's own, px. */
+	const SMALLER_PX = [1200, 2400];
+	const SLOWEST_S = 1;
+	const AS_PLANNED = '';
+	/** What is so little too dark or too bright is not worth saying, stops. */
+	const UNSEEN_STOPS = 0.4;
+
+	const roll = new Roll();
+	onDestroy(() => roll.dispose());
+
+	let frames = $state(6);
+	let sizePx = $state(2400);
+	let fNumber = $state(AS_PLANNED);
+	let shutterS = $state(AS_PLANNED);
+	let iso = $state(AS_PLANNED);
+	let seed = $state(1);
+	let looked = $state(0);
+	let saved = $state('');
+
+	const shot = $derived(solution.study.shot);
+	const chosen = (value: string) => (value === AS_PLANNED ? undefined : Number(value));
+	const own = $derived({ shutterS: chosen(shutterS), iso: chosen(iso) });
+	const take = $derived(
+		fNumber === AS_PLANNED ? solution.take : solution.study.at(Number(fNumber))
+	);
+	const planned = $derived(solution.take && settingsOf(solution.take));
+	const settings = $derived(take && settingsOf(take, own));
+	const isOwn = $derived([fNumber, shutterS, iso].some((value) => value !== AS_PLANNED));
+	const offStops = $derived(settings ? Math.log2(settings.gain) : 0);
+
+	const asPlanned = (words: string) => ({ value: AS_PLANNED, text: `as planned: ${words}` });
+	const fNumbers = $derived([
+		asPlanned(planned ? fStop(engraved(planned.fNumber)) : ''),
+		...solution.plan.ladder.map((rung) => ({
+			value: String(rung.fNumberExact),
+			text: fStop(rung.fNumber)
+		}))
+	]);
+	const shutters = $derived([
+		asPlanned(planned ? shutterWords(planned.shutterS) : ''),
+		...shuttersBetween(SLOWEST_S, shot.body.fastestShutterS).map((seconds) => ({
+			value: String(seconds),
+			text: shutterWords(seconds)
+		}))
+	]);
+	const isos = $derived([
+		asPlanned(planned ? String(engravedIso(planned.iso)) : ''),
+		...isosBetween(...shot.body.iso).map((value) => ({ value: String(value), text: String(value) }))
+	]);
+	const sizes = $derived([
+		...SMALLER_PX.filter((px) => px < shot.body.sensor.pixelsAcross),
+		shot.body.sensor.pixelsAcross
+	]);
+	const megapixels = (px: number) =>
+		((px * px * shot.body.sensor.heightMm) / shot.body.sensor.widthMm / 1e6).toFixed(1);
+
+	function shoot() {
+		looked = 0;
+		saved = '';
+		const localMs = Date.parse(`${startsAt}Z`);
+		roll.take({
+			shot,
+			own: { ...own, fNumber: chosen(fNumber) ?? take?.fNumber },
+			frames,
+			seed,
+			spreads,
+			longSidePx: Math.min(sizePx, shot.body.sensor.pixelsAcross),
+			localMs,
+			offsetMinutes: tzOffset(timeZone, new Date(localMs)),
+			firstNumber: 1
+		});
+		// other frames the next time
+		seed += 1;
+	}
+
+	async function save() {
+		const name = `${fileName(shot.title)}-practice.zip`;
+		const files = roll.taken.map((one) => ({ name: one.name, content: one.jpeg }));
+		saveBlob(name, await zipBlob(files));
+		saved = `Saved as “${name}”.`;
+	}
+
+	$effect(() => {
+		if (!open) roll.stop();
+	});
+	const newGesture = () => '';
+</script>
+
+<Modal title="Shoot it" size="xl" bind:open>
+	<div class="stack">
+		{#if roll.frames.length === 0}
+			<p>
+				The practice camera takes this shot as your hands and the focusing would: each frame with
+				its own sway, its own blinks, and now and then in the wrong place. Judge them before it
+				counts.
+			</p>
+		{/if}
+		<div class="fields">
+			<NumberField
+				label="frames"
+				value={frames}
+				low={1}
+				high={MOST_FRAMES}
+				digits={0}
+				onchange={(value) => (frames = Math.round(value))}
+				{newGesture}
+			/>
+			<Pick
+				label="size"
+				options={sizes.map((px) => ({ value: String(px), text: `${megapixels(px)} megapixels` }))}
+				value={String(Math.min(sizePx, shot.body.sensor.pixelsAcross))}
+				onchoose={(px) => (sizePx = Number(px))}
+			/>
+			<Pick label="f-number" options={fNumbers} value={fNumber} onchoose={(to) => (fNumber = to)} />
+			<Pick
+				label="shutter"
+				options={shutters}
+				value={shutterS}
+				onchoose={(to) => (shutterS = to)}
+			/>
+			<Pick label="ISO" options={isos} value={iso} onchoose={(to) => (iso = to)} />
+		</div>
+		{#if settings && (isOwn || Math.abs(offStops) > UNSEEN_STOPS)}
+			<p>
+				{fStop(engraved(settings.fNumber))}, {exposureWords(
+					settings
+				)}{#if Math.abs(offStops) > UNSEEN_STOPS}:
+					<strong class="is-soft"
+						>{stopsInWords(Math.abs(offStops))} too {offStops < 0 ? 'dark' : 'bright'}</strong
+					>{/if}.
+			</p>
+		{/if}
+		<div class="row">
+			{#if roll.isBusy}
+				<Button color="alternative" onclick={() => roll.stop()}>Stop</Button>
+				<div class="bar">
+					<Progressbar
+						progress={Math.round((100 * (roll.taken.length + (roll.share ?? 0))) / frames)}
+						size="h-1.5"
+					/>
+				</div>
+			{:else}
+				<Button onclick={shoot} disabled={!take}>
+					{roll.frames.length > 0 ? 'Shoot again' : 'Shoot it'}
+				</Button>
+				{#if roll.order && !roll.isWhole}
+					<Button color="alternative" onclick={() => void roll.goOn()}>Go on</Button>
+				{/if}
+				{#if roll.taken.length > 0}
+					<Button color="alternative" onclick={() => void save()}>Save as ZIP</Button>
+				{/if}
+			{/if}
+			<p role="status">
+				{#if roll.order}{roll.taken.length} of {roll.order.frames} frames.{/if}
+				{saved}
+			</p>
+		</div>
+		{#if roll.problem}
+			<p class="is-soft" role="alert">
+				It stopped: {roll.problem}. What is done stays; “Go on” takes the rest.
+			</p>
+		{/if}
+		{#if roll.frames.length > 0}
+			<FrameView frames={roll.frames} bind:looked focus={solution.plan.focus?.frame ?? null} />
+		{/if}
+	</div>
+</Modal>
+
+<style>
+	p {
+		color: var(--ink-2);
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.6rem;
+	}
+	.bar {
+		flex: 1 1 8rem;
+	}
+</style>

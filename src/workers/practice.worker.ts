@@ -1,0 +1,61 @@
+import { develop, type PracticeFile } from '../practice/develop';
+import { LostGraphics } from '../practice/camera';
+import { framesOf, type RollOrder } from '../practice/roll';
+import { Studio } from '../preview/render/studio';
+import { serve } from './protocol';
+
+/** The practice camera beside the page: a roll of frames, one after the other. */
+
+/** A frame that is done, with a small picture of it. */
+export interface TakenFrame extends PracticeFile {
+	readonly index: number;
+	readonly small: Blob;
+}
+
+/** What is known of a roll on the way. */
+export type RollNews =
+	| { readonly kind: 'small'; readonly index: number; readonly small: Blob }
+	| { readonly kind: 'share'; readonly index: number; readonly share: number }
+	| ({ readonly kind: 'frame' } & TakenFrame);
+
+export type PracticeQuestions = {
+	/** Takes a roll from one of its frames on; tells each frame as soon as it is there. */
+	readonly roll: {
+		question: { readonly order: RollOrder; readonly from: number };
+		partial: RollNews;
+		answer: undefined;
+	};
+};
+
+/** Pixels along the long side of the small pictures. */
+const SMALL_PX = 480;
+
+let studio: Studio | null = null;
+
+serve<PracticeQuestions>({
+	async roll({ order, from }, { tell, breathe }) {
+		try {
+			studio ??= new Studio(new OffscreenCanvas(1, 1));
+			const smallOrder = { ...order, longSidePx: Math.min(SMALL_PX, order.longSidePx) };
+			const smallFrames = framesOf(smallOrder);
+			for (const [index, frame] of framesOf(order).entries()) {
+				const smallFrame = smallFrames[index];
+				if (index < from || !smallFrame) continue;
+				// there in a moment, so that one sees what is coming
+				const quiet = { breathe, tell: () => undefined };
+				const { jpeg: small } = await develop(studio, smallOrder, smallFrame, quiet);
+				tell({ kind: 'small', index, small });
+				const file = await develop(studio, order, frame, {
+					breathe,
+					tell: (share) => tell({ kind: 'share', index, share })
+				});
+				tell({ kind: 'frame', index, small, ...file });
+			}
+			return undefined;
+		} catch (error) {
+			// another context may be given
+			if (error instanceof LostGraphics) studio = null;
+			throw error;
+		}
+	}
+});
