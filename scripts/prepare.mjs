@@ -65,10 +65,18 @@ export const findChromium = () =>
 		encoding: 'utf8'
 	}).stdout.trim();
 
+/** The reader of photographs' Exif that tests ask besides our own, from Debian; installed when it is missing. */
+export function installExiftool() {
+	if (spawnSync('sh', ['-c', 'command -v exiftool']).status === 0) return;
+	apt('update', '-qq');
+	apt('install', '-y', '-qq', '--no-install-recommends', 'libimage-exiftool-perl');
+}
+
+const apt = (...args) =>
+	run('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+
 /** Path of Debian's Chromium, installed when it is missing. */
 export function installChromium() {
-	const apt = (...args) =>
-		run('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
 	if (findChromium().endsWith('shell')) return findChromium();
 	try {
 		apt('update', '-qq');

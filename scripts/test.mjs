@@ -9,7 +9,7 @@ import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { delimiter, resolve } from 'node:path';
-import { installChromium, installPackages } from './prepare.mjs';
+import { installChromium, installExiftool, installPackages } from './prepare.mjs';
 
 const REPORTS = 'test-results';
 const UNIT_REPORT = `${REPORTS}/unit.json`;
@@ -17,6 +17,7 @@ const END_TO_END_REPORT = `${REPORTS}/end-to-end.json`;
 
 installPackages();
 installChromium();
+installExiftool();
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS, { recursive: true });
 

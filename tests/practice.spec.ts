@@ -1,8 +1,12 @@
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import type { TestInfo } from '@playwright/test';
+import { cameraPose, framePoint, seenFrom } from '$core/geometry/camera';
+import { BODIES, LENSES } from '$data/kit';
 import { expect, test } from './support/lab';
 import type { Mark, MeasuredBlur, Roll } from './support/practiceLab';
 import type { Lab } from './support/lab';
-import { ahead, person, shotInput, type Sketch } from './support/shots';
-import { LENSES } from '$data/kit';
+import { ahead, person, shotInput, shotOf, thing, type Sketch } from './support/shots';
 
 /** The practice camera: what is true of its frames is what their pixels show. */
 
@@ -38,7 +42,6 @@ test.describe('what blurs a face in the pixels is what the core says of that ver
 			}
 		}
 		for (const { discPx, truth } of all) expectAsTrue(discPx, truth.discPx);
-		console.log(JSON.stringify(all));
 		expect(Math.max(...all.map(({ truth }) => truth.discPx))).toBeGreaterThan(8);
 	});
 
@@ -47,7 +50,7 @@ test.describe('what blurs a face in the pixels is what the core says of that ver
 			people: [ahead('one', 2.4)],
 			lens: LENSES.portrait85,
 			focalMm: 85,
-			choices: { fNumberExact: 8, shutterS: 1 / 8 }
+			choices: { fNumberExact: 8, shutterS: 1 / 4 }
 		};
 		const roll = { longSidePx: 3000, seed: 5, frames: 3, spreads: { stillMmPerS: 0, shake: 4 } };
 		for (const frame of [0, 1]) {
@@ -56,10 +59,9 @@ test.describe('what blurs a face in the pixels is what the core says of that ver
 				personId: 'one',
 				landmark: 'right-eye'
 			});
-			console.log(JSON.stringify(found));
 			expect(found.truth.streakPx).toBeGreaterThan(4);
 			expectAsTrue(found.streakPx, found.truth.streakPx);
-			expect(found.turnedOverTrue).toBeGreaterThan(2);
+			expect(found.turnedOverTrue).toBeGreaterThan(1.5);
 		}
 	});
 
@@ -80,10 +82,207 @@ test.describe('what blurs a face in the pixels is what the core says of that ver
 				personId,
 				landmark: 'left-eye'
 			});
-			console.log(JSON.stringify(found));
 			expect(Math.abs(Math.sin(found.truth.angle))).toBeLessThan(1e-6);
 			expectAsTrue(found.streakPx, found.truth.streakPx);
 			if (personId === 'quick') expect(found.truth.streakPx).toBeGreaterThan(4);
 		}
+	});
+});
+
+test.describe('the sensor', () => {
+	/** A blank sheet that fills the frame. */
+	const sheet: Sketch = {
+		things: [thing('sheet', [0, 1.6, 2], { look: 'wall', widthM: 3, heightM: 2, intent: 'sharp' })],
+		light: { mode: 'ambient', ev100: 9 },
+		camera: { support: 'tripod' },
+		choices: { fNumberExact: 8 }
+	};
+	const blank = { sheet: { drawing: { shapes: [] }, turnDeg: 0, tiltDeg: 0 } };
+	const tile = { left: 2900, top: 1900, widthPx: 160, heightPx: 160 };
+	const FULL_WELL = 50_000;
+
+	for (const iso of [400, 6400]) {
+		test(`counts electrons: the noise at ISO ${iso}`, async ({ lab }) => {
+			const roll = { longSidePx: 6000, seed: 2, frames: 1, own: { iso }, charts: blank };
+			const colours = await lab.call('sensed', shotInput(sheet), roll, 0, tile);
+			for (const { mean, spread } of colours) {
+				// shot noise is the root of the electrons, and four of reading (section 13 of the model)
+				const fullWell = (FULL_WELL * 100) / iso;
+				const expected = Math.sqrt(mean * fullWell + 16) / fullWell;
+				expect(spread / expected).toBeGreaterThan(0.9);
+				// eight bits add a little of their own
+				expect(spread / expected).toBeLessThan(1.15);
+			}
+		});
+	}
+
+	test('clips at white', async ({ lab }) => {
+		const own = { iso: 1600, shutterS: 1 / 4 };
+		const roll = { longSidePx: 6000, seed: 2, frames: 1, own, charts: blank };
+		for (const { mean, spread } of await lab.call('sensed', shotInput(sheet), roll, 0, tile)) {
+			expect(mean).toBe(1);
+			expect(spread).toBe(0);
+		}
+	});
+});
+
+test('a chart aslant stands where the core projects it', async ({ lab }) => {
+	const sketch: Sketch = {
+		things: [
+			thing('chart', [0, 1.6, 1.5], { look: 'wall', widthM: 0.5, heightM: 0.3, intent: 'sharp' })
+		],
+		focalMm: 50,
+		choices: { fNumberExact: 8 },
+		camera: { support: 'tripod' }
+	};
+	const turnDeg = 45;
+	const square = (x: number, y: number) => ({
+		tone: 0,
+		outline: [
+			[x - 5, y - 5],
+			[x + 5, y - 5],
+			[x + 5, y + 5],
+			[x - 5, y + 5]
+		] as const
+	});
+	const marks = [
+		[-150, 60],
+		[0, 0],
+		[150, -60]
+	] as const;
+	const drawing = { shapes: marks.map(([x, y]) => square(x, y)) };
+	const roll = {
+		longSidePx: 3000,
+		seed: 4,
+		frames: 1,
+		charts: { chart: { drawing, turnDeg, tiltDeg: 0 } },
+		spreads: { shake: 0 }
+	};
+	const [frame] = await lab.call('roll', shotInput(sketch), roll);
+	const pose = cameraPose(shotOf(sketch).camera, shotOf(sketch).body.sensor);
+	for (const [x, y] of marks) {
+		const turn = (turnDeg * Math.PI) / 180;
+		const [rightM, depthM] = [(x / 1000) * Math.cos(turn), 1.5 + (x / 1000) * Math.sin(turn)];
+		const point = { x: rightM, y: 1.6 + y / 1000, z: depthM };
+		const at = framePoint(pose, seenFrom(pose, point), frame?.imageDistanceMm ?? NaN);
+		const [left, top] = [Math.round(at.x * 3000) - 40, Math.round(at.y * 2000) - 40];
+		const found = await lab.call(
+			'darkMiddle',
+			shotInput(sketch),
+			roll,
+			0,
+			{ left, top, widthPx: 80, heightPx: 80 },
+			0.4
+		);
+		expect(Math.abs(found.x - at.x * 3000)).toBeLessThan(1);
+		expect(Math.abs(found.y - at.y * 2000)).toBeLessThan(1);
+	}
+});
+
+test('lids close over pupils that stay', async ({ lab }) => {
+	const sketch: Sketch = { people: [ahead('one', 1.5)], choices: { fNumberExact: 8 } };
+	const roll = { longSidePx: 2400, seed: 1, frames: 60 };
+	const frames = await lab.call('roll', shotInput(sketch), roll);
+	const isShut = frames.map(({ faces }) => faces[0]?.isShut ?? false);
+	const pupil = async (frame: number) => {
+		const eye = frames[frame]?.faces[0]?.landmarks.find((one) => one.landmark === 'left-eye');
+		if (!eye) throw new Error('no eye');
+		const [left, top] = [Math.round(eye.x * 2400) - 2, Math.round(eye.y * 1600) - 2];
+		const tile = { left, top, widthPx: 4, heightPx: 4 };
+		const [, green] = await lab.call('sensed', shotInput(sketch), roll, frame, tile);
+		return green?.mean ?? NaN;
+	};
+	expect(isShut).toContain(true);
+	expect(await pupil(isShut.indexOf(true))).toBeGreaterThan(
+		3 * (await pupil(isShut.indexOf(false)))
+	);
+});
+
+test('the same seed gives the same file, another seed another', async ({ lab }) => {
+	const sketch: Sketch = { people: [ahead('one', 2)] };
+	const roll = { longSidePx: 480, seed: 1, frames: 1 };
+	const file = (seed: number) => lab.call('file', shotInput(sketch), { ...roll, seed }, 0);
+	const [first, again, other] = [await file(1), await file(1), await file(2)];
+	expect(again).toBe(first);
+	expect(other).not.toBe(first);
+});
+
+test('a lost graphics card is said', async ({ lab }) => {
+	const roll = { longSidePx: 300, seed: 1, frames: 1 };
+	const said = await lab.call('whenLost', shotInput({ people: [ahead('one', 2)] }), roll);
+	expect(said).toContain('stopped drawing');
+});
+
+test.describe('the files', () => {
+	const read = async (lab: Lab, sketch: Sketch, roll: Roll, into: TestInfo) => {
+		const path = into.outputPath('frame.jpg');
+		writeFileSync(path, Buffer.from(await lab.call('file', shotInput(sketch), roll, 0), 'base64'));
+		const args = ['-j', '-n', '-a', '-validate', '-warning', '-all', path];
+		const [tags] = JSON.parse(execFileSync('exiftool', args, { encoding: 'utf8' })) as [
+			Record<string, unknown>
+		];
+		return tags;
+	};
+	const sketch: Sketch = {
+		people: [ahead('one', 2.5)],
+		lens: LENSES.portrait85,
+		focalMm: 85,
+		light: { mode: 'ambient', ev100: 6 },
+		choices: { fNumberExact: 2 ** 1.5 }
+	};
+	const roll = { longSidePx: 600, seed: 1, frames: 1, own: { shutterS: 1 / 160, iso: 800 } };
+
+	test('are read by another program without a warning', async ({ lab }, info) => {
+		const tags = await read(lab, sketch, roll, info);
+		expect(tags['Validate']).toBe('0 0 0');
+		expect(tags['Warning']).toBeUndefined();
+		expect(tags).toMatchObject({
+			Make: 'Focalis practice camera',
+			Model: BODIES.fullFrame24.name,
+			LensModel: LENSES.portrait85.name,
+			FocalLength: 85,
+			FocalLengthIn35mmFormat: 85,
+			FNumber: 2.8,
+			ExposureTime: 1 / 160,
+			ISO: 800,
+			ExposureProgram: 3,
+			MeteringMode: 5,
+			Flash: 16,
+			Orientation: 1,
+			ExifImageWidth: 600,
+			ExifImageHeight: 400,
+			ImageWidth: 600,
+			DateTimeOriginal: '2026:05:01 15:30:00',
+			OffsetTimeOriginal: '+02:00'
+		});
+		expect(Number(tags['SubjectDistance'])).toBeCloseTo(2.5, 0);
+		// 600 px on 36 mm: px per cm
+		expect(tags['FocalPlaneXResolution']).toBeCloseTo(600 / 3.6, 2);
+		expect(Object.keys(tags).filter((tag) => /serial|owner|gps/i.test(tag))).toEqual([]);
+	});
+
+	test('an upright frame lies as the sensor does, and says so; a flash has fired', async ({
+		lab
+	}, info) => {
+		const upright: Sketch = {
+			...sketch,
+			camera: { orientation: 'portrait' },
+			light: {
+				mode: 'flash',
+				guideNumberM: 40,
+				distanceM: 2.5,
+				ambientEv100: 0,
+				leastPower: 1 / 128
+			}
+		};
+		const tags = await read(lab, upright, { ...roll, own: {} }, info);
+		expect(tags['Validate']).toBe('0 0 0');
+		expect(tags).toMatchObject({
+			Orientation: 8,
+			ImageWidth: 600,
+			ImageHeight: 400,
+			Flash: 9,
+			ExposureProgram: 1
+		});
 	});
 });

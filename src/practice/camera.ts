@@ -1,9 +1,6 @@
 import { cameraPose } from '$core/geometry/camera';
 import type { Release } from '$core/odds/release';
 import type { CameraSettings } from '$core/study/settings';
-import { MOST_SAMPLES } from '../preview/lens/aperture';
-import { farDiscPx, samplesForDisc, widestDiscPx } from '../preview/lens/samples';
-import { outsideOf, reaches } from '../preview/render/reach';
 import type { Picture } from '../preview/render/picture';
 import type { Studio } from '../preview/render/studio';
 import {
@@ -13,6 +10,7 @@ import {
 	type PreviewScene,
 	type Subject
 } from '../preview/scene';
+import { finenessOf } from './fineness';
 import { exposureGlimpses, lampPlaces, type Exposing } from './glimpses';
 import { noiseOf, tilesOf, windowOf, type Tile } from './sensor';
 
@@ -41,14 +39,9 @@ export interface Pauses {
 export class LostGraphics extends Error {}
 
 /** Sides of the parts that a frame is drawn in: no card's limit, and little memory. */
-const TILE_PX = 1280;
+const TILE_PX = 800;
 /** Glimpses that are told to the card at once. */
 const AT_ONCE = 4;
-const LEAST_GLIMPSES = 16;
-const MOST_BESIDES = 64;
-/** What lies behind and before people is seldom looked at so closely: neighbours may lie this far apart, px. */
-const BESIDES_APART_PX = 2;
-
 /** The frame, drawn part by part on a canvas of its size. */
 export async function expose(
 	studio: Studio,
@@ -71,7 +64,7 @@ export async function expose(
 				await breathe();
 			}
 			const [left, bottom] = [tile.left, size.heightPx - tile.top - tile.heightPx];
-			picture.expose({ ...noise, gain: settings.gain, left, bottom, seed });
+			picture.expose(tile, { ...noise, gain: settings.gain, left, bottom, seed });
 			if (studio.isLost) throw new LostGraphics('the graphics card stopped drawing');
 		} finally {
 			picture.dispose();
@@ -96,9 +89,16 @@ export function beginTile(
 		roomBelowStops: settings.roomBelowStops,
 		shakeMmPerS: release.shakeMmPerS
 	};
-	const count = glimpsesFor(subject, exposing);
-	const glimpses = exposureGlimpses(exposing, count, seed + tile.left + tile.top);
-	const picture = studio.begin(subject, { glimpses, lampShifts: lampPlaces(exposing) });
+	const fineness = finenessOf(subject, streakPxOf(subject, exposing));
+	const { glimpses: count, coarseness } = fineness;
+	const drawn = {
+		...subject,
+		widthPx: Math.ceil(subject.widthPx / coarseness),
+		heightPx: Math.ceil(subject.heightPx / coarseness)
+	};
+	const onDrawn = { ...exposing, pxPerMm: drawn.widthPx / subject.window.widthMm };
+	const glimpses = exposureGlimpses(onDrawn, count, seed + tile.left + tile.top);
+	const picture = studio.begin(drawn, { glimpses, lampShifts: lampPlaces(onDrawn) });
 	return { picture, count };
 }
 
@@ -118,33 +118,13 @@ export function subjectOf(exposure: Exposure, tile: Tile): Subject {
 	};
 }
 
-/**
- * Enough that two neighbours in the widest disc on anybody, drawn out by what moves, lie a pixel apart.
- */
-function glimpsesFor(subject: Subject, { pxPerMm, shutterS }: Exposing): number {
-	const { scene, setting, shakeMm = 0 } = subject;
-	const outside = outsideOf(subject);
-	const figures = scene.figures.filter((figure) => reaches(figure, outside));
-	const runsPx = figures.map(
-		({ acrossMPerS, head }) =>
-			(Math.abs(acrossMPerS) * shutterS * setting.focus.imageDistanceMm * pxPerMm) /
-			Math.max(head.origin.z, 0.1)
+/** How far anything moves on the sensor while the shutter is open, px. */
+function streakPxOf({ scene, setting, shakeMm = 0 }: Subject, exposing: Exposing): number {
+	const runsM = scene.figures.map(
+		({ acrossMPerS, head }) => Math.abs(acrossMPerS) / Math.max(head.origin.z, 0.1)
 	);
-	const streakPx = shakeMm * pxPerMm + Math.max(0, ...runsPx);
-	const discPx = widestDiscPx(
-		subject,
-		figures.map(({ head }) => head.origin)
-	);
-	const besidesPx = Math.max(
-		farDiscPx(subject),
-		widestDiscPx(
-			subject,
-			scene.things.map(({ centre }) => centre)
-		)
-	);
-	const people = samplesForDisc(discPx) + Math.ceil((discPx + 1) * streakPx);
-	const besides = Math.min(MOST_BESIDES, samplesForDisc(besidesPx / BESIDES_APART_PX));
-	return Math.min(MOST_SAMPLES, Math.max(LEAST_GLIMPSES, people, besides));
+	const runMm = Math.max(0, ...runsM) * exposing.shutterS * setting.focus.imageDistanceMm;
+	return (shakeMm + runMm) * exposing.pxPerMm;
 }
 
 /** What stood before the camera, with lids and movement, in the light of the settings. */

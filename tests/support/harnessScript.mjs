@@ -4,10 +4,11 @@ import { build } from 'vite';
 const at = (/** @type {string} */ path) => fileURLToPath(new URL(`../../${path}`, import.meta.url));
 
 /**
- * The harness with everything it needs, as one script for a page.
+ * A module with everything it needs, as one script for a page.
+ * @param {string} entry its path in the project
  * @returns {Promise<string>}
  */
-export async function harnessScript() {
+export async function pageScript(entry) {
 	const built = await build({
 		configFile: false,
 		logLevel: 'error',
@@ -16,10 +17,13 @@ export async function harnessScript() {
 		build: {
 			write: false,
 			minify: false,
-			lib: { entry: at('tests/support/harness.ts'), formats: ['iife'], name: 'lab' }
+			lib: { entry: at(entry), formats: ['iife'], name: 'lab' }
 		}
 	});
 	const [output] = Array.isArray(built) ? built : [built];
-	if (!output || !('output' in output)) throw new Error('the harness was not built');
+	if (!output || !('output' in output)) throw new Error(`${entry} was not built`);
 	return output.output[0].code;
 }
+
+/** The harness of the tests. */
+export const harnessScript = () => pageScript('tests/support/harness.ts');

@@ -3,10 +3,10 @@ import type { ShotInput } from '$core/format/shot';
 import { facesOf, type LandmarkTruth } from '$core/odds/truth';
 import type { Landmark } from '$core/tables/landmarks';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
-import { beginTile, subjectOf, type Exposure } from '../../src/practice/camera';
+import { beginTile, LostGraphics, subjectOf, type Exposure } from '../../src/practice/camera';
 import { develop } from '../../src/practice/develop';
 import { framesOf, type PlannedFrame, type RollOrder } from '../../src/practice/roll';
-import type { Tile } from '../../src/practice/sensor';
+import { noiseOf, type Tile } from '../../src/practice/sensor';
 import { MOST_SAMPLES } from '../../src/preview/lens/aperture';
 import { stillGlimpses } from '../../src/preview/lens/glimpse';
 import { Studio } from '../../src/preview/render/studio';
@@ -20,6 +20,7 @@ export interface Roll {
 	readonly longSidePx: number;
 	readonly own?: RollOrder['own'];
 	readonly spreads?: Partial<Spreads>;
+	readonly charts?: RollOrder['charts'];
 }
 
 /** A mark on a face in one frame, to be measured. */
@@ -94,7 +95,7 @@ function beginSharp(studio: Studio, exposure: Exposure, tile: Tile) {
 /** Weights of a disc drawn out along a line, in pixels around the middle. */
 function kernelOf(discPx: number, streakPx: number, angle: number): Map<string, number> {
 	const weights = new Map<string, number>();
-	const steps = 24;
+	const steps = 14;
 	for (let t = 0; t < steps; t++) {
 		const along = ((t + 0.5) / steps - 0.5) * streakPx;
 		for (let i = 0; i < steps; i++) {
@@ -155,7 +156,7 @@ function acrossOf(kernel: Map<string, number>, angle: number): number {
 function least(of: (value: number) => number, low: number, high: number): number {
 	const golden = (Math.sqrt(5) - 1) / 2;
 	let [a, b] = [low, high];
-	for (let i = 0; i < 18; i++) {
+	for (let i = 0; i < 14; i++) {
 		const [c, d] = [b - golden * (b - a), a + golden * (b - a)];
 		if (of(c) < of(d)) b = d;
 		else a = c;
@@ -170,6 +171,21 @@ function markOf(frame: PlannedFrame, mark: Mark): LandmarkTruth {
 	return found;
 }
 
+/** Light of an sRGB step, IEC 61966-2-1. */
+function linearOf(step: number): number {
+	const share = step / 255;
+	return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
+}
+
+function plannedFrame(input: ShotInput, roll: Roll, index: number) {
+	const order = orderOf(input, roll);
+	const frame = framesOf(order)[index];
+	if (!frame) throw new Error('no such frame');
+	const { release, settings, size } = frame;
+	const exposure: Exposure = { release, settings, size, seed: order.seed, charts: order.charts };
+	return { order, frame, exposure };
+}
+
 export const practiceLab = {
 	/** What is true of the frames of a roll. */
 	roll(input: ShotInput, roll: Roll) {
@@ -179,15 +195,14 @@ export const practiceLab = {
 			isSharp: frame.release.isSharp,
 			isElsewhere: frame.release.isElsewhere,
 			settings: frame.settings,
+			imageDistanceMm: frame.release.focus.imageDistanceMm,
 			faces: facesOf(frame.release, frame.settings)
 		}));
 	},
 
 	/** The file of a frame, in base 64. */
 	async file(input: ShotInput, roll: Roll, frame: number): Promise<string> {
-		const order = orderOf(input, roll);
-		const planned = framesOf(order)[frame];
-		if (!planned) throw new Error('no such frame');
+		const { order, frame: planned } = plannedFrame(input, roll, frame);
 		const { jpeg } = await develop(theStudio(), order, planned, ALONE);
 		const bytes = new Uint8Array(await jpeg.arrayBuffer());
 		return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
@@ -195,10 +210,8 @@ export const practiceLab = {
 
 	/** The disc and the streak that best turn the sharp face into the one in the frame. */
 	blur(input: ShotInput, roll: Roll, mark: Mark): MeasuredBlur {
-		const order = orderOf(input, roll);
-		const frame = framesOf(order)[mark.frame];
-		if (!frame) throw new Error('no such frame');
-		const { release, settings, size } = frame;
+		const { order, frame, exposure } = plannedFrame(input, roll, mark.frame);
+		const { size } = frame;
 		const truth = markOf(frame, mark);
 		const pxPerMm = Math.max(size.widthPx, size.heightPx) / order.shot.body.sensor.widthMm;
 		const side = 2 * mark.reachPx;
@@ -208,7 +221,6 @@ export const practiceLab = {
 			widthPx: side,
 			heightPx: side
 		};
-		const exposure = { release, settings, size, seed: order.seed };
 		const blurred = patchOf(exposure, tile, false);
 		const sharp = patchOf(exposure, tile, true);
 		const angle = Math.atan2(truth.streakMm.y, truth.streakMm.x);
@@ -227,5 +239,59 @@ export const practiceLab = {
 			turnedOverTrue:
 				left(trueDiscPx, trueStreakPx, angle + Math.PI / 2) / left(trueDiscPx, trueStreakPx)
 		};
+	},
+
+	/** Mean and spread of the light of each colour in a part of a frame, as the sensor has it. */
+	sensed(input: ShotInput, roll: Roll, frame: number, tile: Tile) {
+		const { order, exposure } = plannedFrame(input, roll, frame);
+		const { settings, size } = exposure;
+		const studio = theStudio();
+		const { picture, count } = beginTile(studio, exposure, tile);
+		while (picture.count < count) picture.addSample();
+		const noise = noiseOf(order.shot.body, settings.iso, size);
+		const place = { left: tile.left, bottom: size.heightPx - tile.top - tile.heightPx };
+		picture.expose(tile, { ...noise, ...place, gain: settings.gain, seed: order.seed });
+		picture.dispose();
+		const flat = new OffscreenCanvas(tile.widthPx, tile.heightPx).getContext('2d');
+		if (!flat) throw new Error('no canvas');
+		flat.drawImage(studio.canvas, 0, 0);
+		const { data } = flat.getImageData(0, 0, tile.widthPx, tile.heightPx);
+		return [0, 1, 2].map((channel) => {
+			const values = Array.from({ length: data.length / 4 }, (_, i) =>
+				linearOf(data[4 * i + channel] as number)
+			);
+			const mean = values.reduce((sum, one) => sum + one, 0) / values.length;
+			const spread = Math.sqrt(
+				values.reduce((sum, one) => sum + (one - mean) ** 2, 0) / values.length
+			);
+			return { mean, spread };
+		});
+	},
+
+	/** Middle of what is dark in a square of a frame, px from the top left of the frame. */
+	darkMiddle(input: ShotInput, roll: Roll, frame: number, tile: Tile, limit: number) {
+		const { light, side } = patchOf(plannedFrame(input, roll, frame).exposure, tile, false);
+		let [weight, sumX, sumY] = [0, 0, 0];
+		light.forEach((value, i) => {
+			const dark = Math.max(0, limit - value);
+			weight += dark;
+			sumX += dark * ((i % side) + 0.5);
+			sumY += dark * (Math.floor(i / side) + 0.5);
+		});
+		return { x: tile.left + sumX / weight, y: tile.top + sumY / weight };
+	},
+
+	/** What is thrown when the graphics card is lost while a frame is drawn. */
+	async whenLost(input: ShotInput, roll: Roll): Promise<string> {
+		const { order, frame } = plannedFrame(input, roll, 0);
+		const canvas = new OffscreenCanvas(1, 1);
+		const studio = new Studio(canvas);
+		canvas.getContext('webgl2')?.getExtension('WEBGL_lose_context')?.loseContext();
+		try {
+			await develop(studio, order, frame, ALONE);
+			return 'nothing';
+		} catch (error) {
+			return error instanceof LostGraphics ? error.message : String(error);
+		}
 	}
 };

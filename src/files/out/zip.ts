@@ -12,9 +12,7 @@ export interface Zipped {
  *
  * @throws whatever the source of the files throws
  */
-export function zipped(
-	files: AsyncIterable<Zipped> | Iterable<Zipped>
-): ReadableStream<Uint8Array> {
+function zipped(files: AsyncIterable<Zipped> | Iterable<Zipped>): ReadableStream<Uint8Array> {
 	return new ReadableStream<Uint8Array>({
 		async start(controller) {
 			const zip = new Zip((error, chunk, isLast) => {

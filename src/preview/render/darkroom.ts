@@ -13,7 +13,7 @@ import {
 } from 'three';
 import { KEPT_GLSL } from '../lens/glsl';
 import { airyKernel, NO_BLUR, type Kernel } from '../lens/airy';
-import { roomShare, type Subject } from '../scene';
+import { roomShare, type PictureSize, type Subject } from '../scene';
 import { Pass } from './pass';
 
 /** Adds samples up, puts the background behind them and makes light into a picture for a screen. */
@@ -95,6 +95,7 @@ uniform float uFullWell;   // electrons that make white
 uniform float uReadNoise;  // electrons
 uniform ivec2 uOrigin;     // of this part in the whole picture, px from the bottom left
 uniform int uSeed;
+uniform vec2 uDrawn;       // drawn pixels for one of the sensor
 
 uint hashed(uint v) {
 	uint state = v * 747796405u + 2891336453u;
@@ -110,13 +111,29 @@ vec2 normals(uint seed) {
 	return radius * vec2(cos(angle), sin(angle));
 }
 
+/** The light between pixels. */
+vec3 smoothly(vec2 at) {
+	vec3 behind = background();
+	ivec2 low = ivec2(floor(at));
+	vec2 part = at - vec2(low);
+	ivec2 last = textureSize(uSum, 0) - 1;
+	ivec2 from = clamp(low, ivec2(0), last);
+	if (part.x + part.y < 1e-4) return light(from, behind);
+	ivec2 to = clamp(low + 1, ivec2(0), last);
+	return mix(
+		mix(light(from, behind), light(ivec2(to.x, from.y), behind), part.x),
+		mix(light(ivec2(from.x, to.y), behind), light(to, behind), part.x),
+		part.y
+	);
+}
+
 void main() {
 	ivec2 at = ivec2(gl_FragCoord.xy);
 	uvec2 place = uvec2(at + uOrigin);
 	uint seed = hashed(place.x + hashed(place.y + hashed(uint(uSeed))));
 	vec2 one = normals(seed);
 	vec2 other = normals(seed + 1u);
-	vec3 electrons = light(at, background()) * uGain * uFullWell;
+	vec3 electrons = smoothly((vec2(at) + 0.5) * uDrawn - 0.5) * uGain * uFullWell;
 	vec3 noise = sqrt(electrons + uReadNoise * uReadNoise) * vec3(one, other.x);
 	vec3 found = clamp((electrons + noise) / uFullWell, 0.0, 1.0);
 	vec3 curve = 1.055 * pow(max(found, vec3(1e-6)), vec3(1.0 / 2.4)) - 0.055;
@@ -174,7 +191,8 @@ export class Darkroom {
 		uFullWell: { value: 1 },
 		uReadNoise: { value: 0 },
 		uOrigin: { value: new Vector2() },
-		uSeed: { value: 0 }
+		uSeed: { value: 0 },
+		uDrawn: { value: new Vector2() }
 	});
 	#lamps = floatTarget(1, 1);
 
@@ -211,20 +229,21 @@ export class Darkroom {
 		texture.dispose();
 	}
 
-	/** Shows on the canvas what a sensor would have of it. */
-	expose(subject: Subject, exposure: Gathered, sensor: SensorReading): void {
+	/** Shows on the canvas what a sensor of a size would have of it. */
+	expose(subject: Subject, exposure: Gathered, size: PictureSize, sensor: SensorReading): void {
 		this.#prepare(subject, exposure);
-		const { uGain, uFullWell, uReadNoise, uOrigin, uSeed } = this.#sensor.uniforms;
+		const { uGain, uFullWell, uReadNoise, uOrigin, uSeed, uDrawn } = this.#sensor.uniforms;
+		uDrawn.value.set(subject.widthPx / size.widthPx, subject.heightPx / size.heightPx);
 		uGain.value = sensor.gain;
 		uFullWell.value = sensor.fullWell;
 		uReadNoise.value = sensor.readNoise;
 		uOrigin.value.set(sensor.left, sensor.bottom);
 		uSeed.value = sensor.seed;
-		this.#fitCanvas(subject);
+		this.#fitCanvas(size);
 		this.#sensor.run(this.#renderer, null);
 	}
 
-	#fitCanvas({ widthPx, heightPx }: Subject): void {
+	#fitCanvas({ widthPx, heightPx }: PictureSize): void {
 		const { canvas } = this.#renderer.getContext();
 		if (canvas.width !== widthPx || canvas.height !== heightPx) {
 			this.#renderer.setSize(widthPx, heightPx, false);

@@ -13,7 +13,7 @@ import {
 import { cornerRadius, MOST_SAMPLES } from '../lens/aperture';
 import { STRAIGHT, stillGlimpses, type Glimpse } from '../lens/glimpse';
 import { LensUniforms, pupilRadiusM } from '../lens/lensUniforms';
-import type { Subject } from '../scene';
+import type { PictureSize, Subject } from '../scene';
 import { LampSplats } from './lampSplats';
 import { NO_CAMERA } from './pass';
 import { SAMPLES_AT_ONCE, type Darkroom, type Gathered, type SensorReading } from './darkroom';
@@ -125,9 +125,9 @@ export class Picture {
 		this.#darkroom.develop(this.subject, this.#exposure());
 	}
 
-	/** Develops it as a sensor would have it, on the canvas. */
-	expose(sensor: SensorReading): void {
-		this.#darkroom.expose(this.subject, this.#exposure(), sensor);
+	/** Develops it as a sensor would have it, on the canvas, which may have more pixels than were drawn. */
+	expose(size: PictureSize, sensor: SensorReading): void {
+		this.#darkroom.expose(this.subject, this.#exposure(), size, sensor);
 	}
 
 	/** The picture so far in linear light: four numbers a pixel, rows from below. */

@@ -1,0 +1,128 @@
+import { defocusMm } from '$core/optics/blur';
+import { vergenceError } from '$core/optics/focus';
+import { dot } from '$core/geometry/vector';
+import { MOST_SAMPLES } from '../preview/lens/aperture';
+import { samplesForDisc } from '../preview/lens/samples';
+import { outsideOf, reaches, type Outside } from '../preview/render/reach';
+import type { Figure, PreviewThing, Subject } from '../preview/scene';
+
+/** How finely a part of a frame is drawn: what is blurred needs fewer pixels, what is sharp fewer glimpses. */
+export interface Fineness {
+	/** Glimpses that are added up. */
+	readonly glimpses: number;
+	/** Pixels of the frame across one that is drawn. */
+	readonly coarseness: number;
+}
+
+/** How far a face and a body reach before and behind the eyes, m. */
+const FACE_M = 0.1;
+const BODY_M = 0.35;
+const LEAST_GLIMPSES = 16;
+/** Besides faces, which are looked at closely, there may be so many; a few more where nobody is seen. */
+const MOST_BESIDES = 32;
+const MOST_ALONE = 64;
+/** Neighbours may lie this far apart in the blur of what is no face, px. */
+const BESIDES_APART_PX = 2;
+/** The least blur is so many drawn pixels wide: drawing it coarsely adds a fiftieth to it. */
+const LEAST_DISC_DRAWN = 10;
+const MOST_COARSENESS = 8;
+
+/** Discs of blur of what a part of a frame shows, px; `least` is Infinity where it is all smooth. */
+interface Discs {
+	readonly least: number;
+	readonly most: number;
+}
+
+const NOTHING: Discs = { least: Infinity, most: 0 };
+
+/** @param streakPx how far anything moves while the shutter is open */
+export function finenessOf(subject: Subject, streakPx: number): Fineness {
+	const outside = outsideOf(subject);
+	const figures = subject.scene.figures.filter((figure) => reaches(figure, outside));
+	const faces = together(
+		figures.map(({ head: { origin } }) =>
+			discsBetween(subject, origin.z - FACE_M, origin.z + FACE_M)
+		)
+	);
+	const besides = together([
+		floorDiscs(subject),
+		...figures.map((figure) => discsOfBody(subject, figure)),
+		...subject.scene.things
+			.filter((thing) => thing.look !== 'lights' && thingReaches(thing, outside))
+			.map(({ centre }) => discsBetween(subject, centre.z - 0.01, centre.z + 0.01))
+	]);
+	const forFaces = samplesForDisc(faces.most) + Math.ceil((faces.most + 1) * streakPx);
+	const forBesides = samplesForDisc(besides.most / BESIDES_APART_PX);
+	const mostBesides = figures.length > 0 ? MOST_BESIDES : MOST_ALONE;
+	const least = Math.min(faces.least, besides.least);
+	// discs of light have sharp edges, however wide they are
+	const hasLights = subject.scene.things.some(({ look }) => look === 'lights');
+	return {
+		glimpses: Math.min(
+			MOST_SAMPLES,
+			Math.max(LEAST_GLIMPSES, forFaces, Math.min(mostBesides, forBesides))
+		),
+		coarseness: hasLights
+			? 1
+			: Math.min(MOST_COARSENESS, Math.max(1, Math.floor(least / LEAST_DISC_DRAWN)))
+	};
+}
+
+const together = (all: readonly Discs[]): Discs =>
+	all.reduce(
+		(sum, one) => ({
+			least: Math.min(sum.least, one.least),
+			most: Math.max(sum.most, one.most)
+		}),
+		NOTHING
+	);
+
+const discsOfBody = (subject: Subject, { head, eyeHeightM, body }: Figure): Discs => {
+	// somebody seen from above or below has their feet elsewhere
+	const feetM = head.origin.z - eyeHeightM * body.up.z;
+	const [nearM, farM] = [Math.min(head.origin.z, feetM), Math.max(head.origin.z, feetM)];
+	return discsBetween(subject, nearM - BODY_M, farM + BODY_M);
+};
+
+/** Blur between two depths: none where the focus lies between. */
+function discsBetween(subject: Subject, nearM: number, farM: number): Discs {
+	const { setting, window, widthPx } = subject;
+	const { focus, fNumber } = setting;
+	if (farM <= 0) return NOTHING;
+	const discPx = (depthM: number) =>
+		(defocusMm(focus, fNumber, vergenceError(focus, Math.max(depthM, 0.1), 1)) * widthPx) /
+		window.widthMm;
+	const ends = [discPx(nearM), discPx(farM)];
+	const isWithin = focus.fieldBend !== 0 || (focus.planeM > nearM && focus.planeM < farM);
+	return { least: isWithin ? 0 : Math.min(...ends), most: Math.max(...ends) };
+}
+
+/** Blur of the floor as far as it is seen; above the horizon all is smooth. */
+function floorDiscs(subject: Subject): Discs {
+	const { scene, setting, window } = subject;
+	const { up, origin } = scene.ground;
+	const { imageDistanceMm } = setting.focus;
+	const depths = [-1, 1].flatMap((side) =>
+		[-1, 1].map((level) => {
+			const ray = {
+				x: (window.x + (side * window.widthMm) / 2) / imageDistanceMm,
+				y: (window.y + (level * window.heightMm) / 2) / imageDistanceMm,
+				z: 1
+			};
+			const along = dot(origin, up) / dot(ray, up);
+			return along > 0 ? along : Infinity;
+		})
+	);
+	const nearM = Math.min(...depths);
+	return nearM === Infinity ? NOTHING : discsBetween(subject, nearM, Math.max(...depths));
+}
+
+function thingReaches({ centre, widthM, heightM }: PreviewThing, outside: Outside): boolean {
+	// a chart may hang aslant
+	const half = Math.max(widthM, heightM) / 2;
+	let common = 31;
+	for (const x of [-half, half]) {
+		for (const y of [-half, half]) common &= outside(centre.x + x, centre.y + y, centre.z);
+	}
+	return common === 0;
+}
