@@ -166,6 +166,9 @@ test('everything is backed up with one click, and comes back after it was erased
 	page
 }) => {
 	const { name, bytes } = await made(app, 'Back up everything');
+	// handed over is not written
+	await expect(page.getByRole('dialog').getByText('No backup yet.')).toBeVisible();
+	await page.getByRole('button', { name: 'It is saved' }).click();
 	await expect(page.getByRole('dialog').getByText(/Last backup: /)).toBeVisible();
 	await expect(page.getByRole('dialog').getByText(/MB used/)).toBeVisible();
 	await page.keyboard.press('Escape');
@@ -179,6 +182,33 @@ test('everything is backed up with one click, and comes back after it was erased
 	await give(app, name, bytes);
 	await page.getByRole('dialog').getByRole('button', { name: 'Take it over' }).click();
 	await expect(app.shots).toHaveCount(10);
+});
+
+test('a backup counts when it is written, where the browser says so', async ({ page }) => {
+	const sheet = page.getByRole('dialog');
+	await page.evaluate(() => {
+		const given = window as unknown as { showSaveFilePicker: () => Promise<unknown> };
+		given.showSaveFilePicker = () =>
+			Promise.reject(new DOMException('closed by the user', 'AbortError'));
+	});
+	await sheet.getByRole('button', { name: 'Back up everything' }).click();
+	await expect(sheet.getByText('Nothing was saved.')).toBeVisible();
+	await expect(sheet.getByText('No backup yet.')).toBeVisible();
+
+	await page.evaluate(() => {
+		const given = window as unknown as { showSaveFilePicker: () => Promise<unknown> };
+		given.showSaveFilePicker = async () =>
+			(await navigator.storage.getDirectory()).getFileHandle('backup.json', { create: true });
+	});
+	await sheet.getByRole('button', { name: 'Back up everything' }).click();
+	await expect(sheet.getByText(/Last backup: /)).toBeVisible();
+	const text = await page.evaluate(async () => {
+		const folder = await navigator.storage.getDirectory();
+		return (await (await folder.getFileHandle('backup.json')).getFile()).text();
+	});
+	expect(JSON.parse(text)).toMatchObject({ format: 'focalis-backup', version: 1 });
+	// nobody reads it: no indentation
+	expect(text.split('\n')).toHaveLength(2);
 });
 
 test.describe('by the clock', () => {

@@ -181,6 +181,30 @@ test('the kit: a lens is changed, kept, and offered to the shot that uses it', a
 	await expect(app.headline).toContainText('f/4');
 });
 
+test('two lenses of one name break nothing, and either can be chosen', async ({ app, page }) => {
+	await app.openSample(/The couple/);
+	const kit = await openSheet(page, 'kit');
+	await kit.getByText('lenses', { exact: true }).click();
+	await kit.getByRole('button', { name: '85 mm f/1.2', exact: true }).click();
+	await kit.getByLabel('name').fill('85 mm f/1.4');
+	await closeSheet(page);
+	await app.stage.locator('.camera').click({ force: true });
+	const lens = app.card.getByLabel('lens', { exact: true });
+	await lens.selectOption({ label: '85 mm f/1.4 (2)' });
+	await expect(app.ladder.getByRole('columnheader').nth(1)).toContainText('1.2');
+	await lens.selectOption({ label: '85 mm f/1.4' });
+	await expect(app.ladder.getByRole('columnheader').nth(1)).toContainText('1.4');
+
+	await app.goTo('Card');
+	await page.getByLabel('lens', { exact: true }).selectOption({ label: '85 mm f/1.4 (2)' });
+	await expect(page.getByText('As it turned out')).toBeVisible();
+	await page.getByRole('button', { name: 'Unplanned', exact: true }).click();
+	await page.getByText('85 mm f/1.4 (2)', { exact: true }).click();
+	await page.getByText('head and shoulders', { exact: true }).click();
+	await page.getByText('two', { exact: true }).click();
+	await expect(page.locator('.answer')).toContainText('f/');
+});
+
 test('one’s own way is what a new shot begins with', async ({ app, page }) => {
 	await app.openSample(/The couple/);
 	const kit = await openSheet(page, 'kit');

@@ -1,4 +1,4 @@
-import type { JobFile, KitOfFile } from '$core/format/job';
+import { JOB_LIMITS, type JobFile, type KitOfFile } from '$core/format/job';
 import type { Backup } from '$core/format/openedFile';
 import { ASSUMED } from '$core/tables/spreads';
 import type { Job, KitBody, KitLens, ShotRecord } from './database';
@@ -46,8 +46,24 @@ export function jobFileOf(job: Job, records: readonly ShotRecord[], kit: KitOfFi
 }
 
 export function dayShotOf({ id, shot, slot }: ShotRecord): JobFile['shots'][number] {
-	const { startsAt, minutes, status, place, taken } = slot;
-	return { id, startsAt, minutes, status, place, ...(taken ? { taken } : {}), shot };
+	const { startsAt, minutes, status, place, taken, isLocked } = slot;
+	return {
+		id,
+		startsAt,
+		minutes,
+		status,
+		place,
+		...(taken ? { taken } : {}),
+		...(isLocked ? { isLocked } : {}),
+		shot
+	};
+}
+
+/** A job of more shots than a file may have goes out in parts: equal title and date bring them together again. */
+function inParts(records: readonly ShotRecord[]): (readonly ShotRecord[])[] {
+	const count = Math.max(1, Math.ceil(records.length / JOB_LIMITS.shots));
+	const length = Math.ceil(records.length / count);
+	return Array.from({ length: count }, (_, i) => records.slice(i * length, (i + 1) * length));
 }
 
 /** Everything of this device in one file. The kit stands once, not with each job. */
@@ -63,6 +79,8 @@ export function backupOf(
 		version: 1,
 		kit: kitOfFile(kit),
 		...(isOwn ? { spreads: kit.spreads } : {}),
-		jobs: jobs.map((job) => jobFileOf(job, shotsOf(job.id), none))
+		jobs: jobs.flatMap((job) =>
+			inParts(shotsOf(job.id)).map((records) => jobFileOf(job, records, none))
+		)
 	};
 }

@@ -39,7 +39,7 @@ export interface Pauses {
 export class LostGraphics extends Error {}
 
 /** Sides of the parts that a frame is drawn in: no card's limit, and little memory. */
-const TILE_PX = 800;
+const TILE_PX = 480;
 /** Glimpses that are told to the card at once. */
 const AT_ONCE = 4;
 /** The frame, drawn part by part on a canvas of its size. */

@@ -1,6 +1,6 @@
 import { defocusMm } from '$core/optics/blur';
 import { vergenceError } from '$core/optics/focus';
-import { dot } from '$core/geometry/vector';
+import { dot, type Vec3 } from '$core/geometry/vector';
 import { MOST_SAMPLES } from '../preview/lens/aperture';
 import { samplesForDisc } from '../preview/lens/samples';
 import { outsideOf, reaches, type Outside } from '../preview/render/reach';
@@ -17,7 +17,12 @@ export interface Fineness {
 /** How far a face and a body reach before and behind the eyes, m. */
 const FACE_M = 0.1;
 const BODY_M = 0.35;
-const LEAST_GLIMPSES = 16;
+/** Half the side of a square around the eyes that holds a head, m. */
+const HEAD_M = 0.25;
+/** Fewer leave edges rough: on faces that would be seen, on charts measured. */
+const LEAST_GLIMPSES = 8;
+const LEAST_ON_FACES = 16;
+const LEAST_ON_CHARTS = 64;
 /** Besides faces, which are looked at closely, there may be so many; a few more where nobody is seen. */
 const MOST_BESIDES = 32;
 const MOST_ALONE = 64;
@@ -39,30 +44,28 @@ const NOTHING: Discs = { least: Infinity, most: 0 };
 export function finenessOf(subject: Subject, streakPx: number): Fineness {
 	const outside = outsideOf(subject);
 	const figures = subject.scene.figures.filter((figure) => reaches(figure, outside));
-	const faces = together(
-		figures.map(({ head: { origin } }) =>
-			discsBetween(subject, origin.z - FACE_M, origin.z + FACE_M)
-		)
-	);
+	const heads = figures
+		.map(({ head }) => head.origin)
+		.filter((centre) => squareReaches(centre, HEAD_M, outside));
+	const faces = together(heads.map(({ z }) => discsBetween(subject, z - FACE_M, z + FACE_M)));
+	const things = subject.scene.things.filter((thing) => thingReaches(thing, outside));
+	const shows = (look: PreviewThing['look']) => things.some((thing) => thing.look === look);
 	const besides = together([
 		floorDiscs(subject),
 		...figures.map((figure) => discsOfBody(subject, figure)),
-		...subject.scene.things
-			.filter((thing) => thing.look !== 'lights' && thingReaches(thing, outside))
+		...things
+			.filter(({ look }) => look !== 'lights')
 			.map(({ centre }) => discsBetween(subject, centre.z - 0.01, centre.z + 0.01))
 	]);
-	const forFaces = samplesForDisc(faces.most) + Math.ceil((faces.most + 1) * streakPx);
+	const low = shows('chart') ? LEAST_ON_CHARTS : heads.length > 0 ? LEAST_ON_FACES : LEAST_GLIMPSES;
+	const moving = samplesForDisc(faces.most) + Math.ceil((faces.most + 1) * streakPx);
 	const forBesides = samplesForDisc(besides.most / BESIDES_APART_PX);
 	const mostBesides = figures.length > 0 ? MOST_BESIDES : MOST_ALONE;
 	const least = Math.min(faces.least, besides.least);
 	// discs of light have sharp edges, however wide they are
-	const hasLights = subject.scene.things.some(({ look }) => look === 'lights');
 	return {
-		glimpses: Math.min(
-			MOST_SAMPLES,
-			Math.max(LEAST_GLIMPSES, forFaces, Math.min(mostBesides, forBesides))
-		),
-		coarseness: hasLights
+		glimpses: Math.min(MOST_SAMPLES, Math.max(low, moving, Math.min(mostBesides, forBesides))),
+		coarseness: shows('lights')
 			? 1
 			: Math.min(MOST_COARSENESS, Math.max(1, Math.floor(least / LEAST_DISC_DRAWN)))
 	};
@@ -119,10 +122,13 @@ function floorDiscs(subject: Subject): Discs {
 
 function thingReaches({ centre, widthM, heightM }: PreviewThing, outside: Outside): boolean {
 	// a chart may hang aslant
-	const half = Math.max(widthM, heightM) / 2;
+	return squareReaches(centre, Math.max(widthM, heightM) / 2, outside);
+}
+
+function squareReaches({ x, y, z }: Vec3, halfM: number, outside: Outside): boolean {
 	let common = 31;
-	for (const x of [-half, half]) {
-		for (const y of [-half, half]) common &= outside(centre.x + x, centre.y + y, centre.z);
+	for (const right of [-halfM, halfM]) {
+		for (const up of [-halfM, halfM]) common &= outside(x + right, y + up, z);
 	}
 	return common === 0;
 }

@@ -160,7 +160,11 @@ export class App {
 
 /** A test with the app at hand, which fails on anything the page complains of. */
 export const test = base.extend<{ app: App; complaints: string[] }>({
-	app: async ({ page }, use) => use(new App(page)),
+	app: async ({ page }, use) => {
+		// a dialog of the system cannot be answered here: files come as downloads
+		await page.addInitScript(() => Reflect.deleteProperty(window, 'showSaveFilePicker'));
+		await use(new App(page));
+	},
 	complaints: [
 		async ({ page }, use) => {
 			const complaints: string[] = [];

@@ -20,8 +20,8 @@ import type { Shot } from './shot';
  * here throws, and the work is bounded whatever the file holds.
  */
 
-/** Largest file of jobs, bytes. */
-export const JOBS_BYTES = 32 * 1024 * 1024;
+/** Largest file of jobs, bytes: far more than any backup has, and still one text. */
+export const JOBS_BYTES = 256 * 1024 * 1024;
 /** Most jobs of a backup. */
 const MOST_JOBS = 1000;
 const LONGEST_LIST = 1000;
@@ -151,5 +151,4 @@ function excessOf(value: unknown): string | null {
 }
 
 /** The text of a file of jobs. */
-export const writeFileText = (file: JobFile | Backup): string =>
-	JSON.stringify(file, null, '\t') + '\n';
+export const writeFileText = (file: JobFile | Backup): string => JSON.stringify(file) + '\n';

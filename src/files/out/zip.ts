@@ -12,7 +12,9 @@ export interface Zipped {
  *
  * @throws whatever the source of the files throws
  */
-function zipped(files: AsyncIterable<Zipped> | Iterable<Zipped>): ReadableStream<Uint8Array> {
+export function zipped(
+	files: AsyncIterable<Zipped> | Iterable<Zipped>
+): ReadableStream<Uint8Array> {
 	return new ReadableStream<Uint8Array>({
 		async start(controller) {
 			const zip = new Zip((error, chunk, isLast) => {
@@ -37,7 +39,3 @@ function zipped(files: AsyncIterable<Zipped> | Iterable<Zipped>): ReadableStream
 		}
 	});
 }
-
-/** The whole ZIP; large ones are kept on the disk by the browser. */
-export const zipBlob = async (files: AsyncIterable<Zipped> | Iterable<Zipped>): Promise<Blob> =>
-	new Response(zipped(files), { headers: { 'content-type': 'application/zip' } }).blob();

@@ -6,6 +6,7 @@
 	import { isoWords, powerWords, shutterWords, wordsOfEv } from '$words/light';
 	import Length from '../shared/Length.svelte';
 	import NumberField from '../shared/NumberField.svelte';
+	import { byName, placeOf } from '../shared/byName';
 	import Pick from '../shared/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { count, distance, smallLength, toUnits, fromUnits } from '$words/numbers';
@@ -22,8 +23,10 @@
 	const focals = $derived(focalsOf(lens, card.planned.camera.focalMm));
 	const wider = $derived(focals.findLast((focalMm) => focalMm < now.focalMm - 0.5));
 	const longer = $derived(focals.find((focalMm) => focalMm > now.focalMm + 0.5));
+	/** The planned lens, and the others of the kit. */
 	const lenses = $derived([
-		...new Set([card.planned.lens.name, ...card.lenses.map(({ name }) => name)])
+		card.planned.lens,
+		...card.lenses.toSpliced(Number(placeOf(card.lenses, card.planned.lens) || Infinity), 1)
 	]);
 
 	/** What is found this near to a whole step counts as one. */
@@ -55,13 +58,8 @@
 	const changePeople = (people: number, gesture?: string) =>
 		card.differ({ people: Math.round(people), rows: Math.min(now.rows, people) }, gesture);
 
-	function chooseLens(name: string) {
-		const found = [card.planned.lens, ...card.lenses].find((one) => one.name === name);
-		card.differ({
-			lens: found && name !== card.planned.lens.name ? found : undefined,
-			focalMm: undefined
-		});
-	}
+	const chooseLens = (place: string) =>
+		card.differ({ lens: place === '0' ? undefined : lenses[Number(place)], focalMm: undefined });
 	const other = (text: string, was: string) => (text === was ? '' : was);
 	const ev = (ev100: number | null) => (ev100 === null ? '' : `EV ${Number(ev100.toFixed(1))}`);
 	const flash = $derived(card.shot.light?.mode === 'flash' ? card.shot.light : null);
@@ -232,8 +230,8 @@
 	<div class="lens">
 		<Pick
 			label="lens"
-			options={lenses.map((value) => ({ value, text: value }))}
-			value={lens.name}
+			options={byName(lenses)}
+			value={placeOf(lenses, lens)}
 			onchoose={chooseLens}
 		/>
 	</div>

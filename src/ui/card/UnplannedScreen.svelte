@@ -6,6 +6,7 @@
 	import { framingProblemText, partWords, PART_OPTIONS } from '$words/framing';
 	import { LIGHT_WORDS } from '$words/light';
 	import { useKit } from '../kit/kit.svelte';
+	import { byName } from '../shared/byName';
 	import Choice from '../shared/Choice.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import { addShot } from '../keeping/dayActions';
@@ -40,12 +41,12 @@
 		{ value: 'rows-4', text: 'four rows', counts: [6, 7, 6, 7] }
 	] as const;
 	type Group = (typeof GROUPS)[number]['value'];
-	let lensName = $state<string | null>(null);
+	let lensPlace = $state('');
 	let part = $state<Part | null>(null);
 	let group = $state<Group | null>(null);
 	let ev100 = $state('');
 
-	const lens = $derived(lenses.find(({ name }) => name === lensName) ?? null);
+	const lens = $derived(lenses[lensPlace === '' ? -1 : Number(lensPlace)] ?? null);
 	const counts = $derived(GROUPS.find(({ value }) => value === group)?.counts ?? null);
 	const made = $derived.by(() => {
 		if (!lens || !part || !counts) return null;
@@ -93,9 +94,9 @@
 		<div class="taps">
 			<Choice
 				label="lens"
-				options={lenses.map(({ name }) => ({ value: name, text: name }))}
-				value={lensName ?? ''}
-				onchoose={(name) => (lensName = name)}
+				options={byName(lenses)}
+				value={lensPlace}
+				onchoose={(place) => (lensPlace = place)}
 			/>
 		</div>
 		<div class="taps">

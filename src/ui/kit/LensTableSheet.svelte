@@ -9,6 +9,7 @@
 	import { tableAsPdf } from '../../workers/cards';
 	import { printPage } from '../files/out/printPage';
 	import { fileName, saveBlob } from '../files/out/saving';
+	import { byName } from '../shared/byName';
 	import Choice from '../shared/Choice.svelte';
 	import NumberField from '../shared/NumberField.svelte';
 	import Pick from '../shared/Pick.svelte';
@@ -24,8 +25,8 @@
 	const focalMm = $derived(ownFocalMm ?? lens.focalMm[0]);
 	let standard = $state<'album' | 'screen' | 'pixel'>('screen');
 	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
-	let bodyName = $state('');
-	const body = $derived(bodies.find(({ name }) => name === bodyName) ?? bodies[0]);
+	let bodyPlace = $state('0');
+	const body = $derived(bodies[Number(bodyPlace)] ?? bodies[0]);
 	const STANDARDS = [
 		{ value: 'album', text: 'small print' },
 		{ value: 'screen', text: 'full screen' },
@@ -93,9 +94,9 @@
 				<Pick
 					quiet
 					label="on which body"
-					options={bodies.map(({ name }) => ({ value: name, text: name }))}
-					value={body.name}
-					onchoose={(next) => (bodyName = next)}
+					options={byName(bodies)}
+					value={bodyPlace}
+					onchoose={(next) => (bodyPlace = next)}
 				/>
 				{#if isZoom(lens)}
 					<NumberField

@@ -3,11 +3,11 @@
 	import { onDestroy } from 'svelte';
 	import { asksForSomething } from '$core/study/study';
 	import type { Spreads } from '$core/tables/spreads';
-	import { zipBlob, type Zipped } from '$files/out/zip';
+	import { zipped, type Zipped } from '$files/out/zip';
 	import { rollsOf } from '../../practice/day';
 	import type { RollOrder } from '../../practice/roll';
 	import { practicePort, type TakenFrame } from '../../workers/ports';
-	import { fileName, saveBlob } from '../files/out/saving';
+	import { fileName, writeFile } from '../files/out/saving';
 	import type { Session } from '../keeping/session.svelte';
 
 	/** The whole day taken by the practice camera, as one ZIP of photographs. */
@@ -65,10 +65,9 @@
 		try {
 			const orders = ordersOfDay();
 			done = { frames: 0, of: orders.length * FRAMES_OF_EACH };
-			const blob = await zipBlob(taken(orders, signal));
 			const name = `${fileName(session.job?.title ?? 'day')}-practice.zip`;
-			saveBlob(name, blob);
-			said = `Saved as “${name}”.`;
+			const saved = await writeFile(name, () => Promise.resolve(zipped(taken(orders, signal))));
+			said = saved === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
 		} catch (error) {
 			if (!signal.aborted) {
 				said = `That did not work: ${error instanceof Error ? error.message : 'unknown'}.`;

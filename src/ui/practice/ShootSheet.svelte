@@ -11,8 +11,8 @@
 	import type { Spreads } from '$core/tables/spreads';
 	import { exposureWords, shutterWords } from '$words/light';
 	import { fStop, stopsInWords } from '$words/numbers';
-	import { zipBlob } from '$files/out/zip';
-	import { fileName, saveBlob } from '../files/out/saving';
+	import { zipped } from '$files/out/zip';
+	import { fileName, writeFile } from '../files/out/saving';
 	import NumberField from '../shared/NumberField.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import FrameView from './FrameView.svelte';
@@ -109,8 +109,12 @@
 	async function save() {
 		const name = `${fileName(shot.title)}-practice.zip`;
 		const files = roll.taken.map((one) => ({ name: one.name, content: one.jpeg }));
-		saveBlob(name, await zipBlob(files));
-		saved = `Saved as “${name}”.`;
+		try {
+			const outcome = await writeFile(name, () => Promise.resolve(zipped(files)));
+			saved = outcome === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
+		} catch (error) {
+			saved = `It was not saved: ${error instanceof Error ? error.message : 'unknown'}.`;
+		}
 	}
 
 	$effect(() => {

@@ -27,6 +27,7 @@ describe('left to itself the camera', () => {
 		expect(takenByCamera(take, 'whole-frame')).toEqual({
 			personId: null,
 			thingId: 'branches',
+			depthM: 1.4,
 			softIds: ['p']
 		});
 		// the area lies around the eye, the branches beside it

@@ -111,6 +111,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
 	status: 'status',
 	place: 'place',
 	taken: 'what was used',
+	isLocked: 'whether the time is locked',
 	title: 'title',
 	notes: 'notes',
 	body: 'body',

@@ -51,8 +51,10 @@ describe('a day from a file', () => {
 		expect(session.jobShots).toHaveLength(file.shots.length);
 	});
 
-	it('goes out as it came in', async () => {
-		const file = dayFile();
+	it('goes out as it came in, locked times too', async () => {
+		const given = dayFile();
+		const shots = given.shots.map((one, i) => (i === 2 ? { ...one, isLocked: true } : one));
+		const file = { ...given, shots };
 		await takeJob(session, compare(file), first);
 		const { job } = session;
 		expect(job && jobFileOf(job, session.jobShots, file.kit)).toEqual(file);
@@ -186,5 +188,23 @@ describe('a backup of everything', () => {
 		for (const file of reading.opened.jobs) await takeJob(session, compare(file), first);
 		expect(session.library.jobs.map(({ title }) => title)).toEqual([job.title, 'Another day']);
 		expect(session.library.shots).toHaveLength(shots.length);
+	});
+
+	it('of more shots than a file may have comes back as one day', async () => {
+		const { job, shots } = sampleDay(0);
+		const [one] = shots;
+		if (!one) throw new Error('no shot');
+		const many = Array.from({ length: 1205 }, (_, i) => ({
+			...one,
+			id: `shot-${i}`,
+			shot: { ...one.shot, title: `Shot ${i}` }
+		}));
+		const text = writeFileText(backupOf([job], () => many, kit.contents));
+		const reading = readFileText(text);
+		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
+		expect(reading.opened.jobs.map((one) => one.shots.length)).toEqual([603, 602]);
+		for (const file of reading.opened.jobs) await takeJob(session, compare(file), first);
+		expect(session.library.jobs).toHaveLength(1);
+		expect(session.library.shots).toHaveLength(many.length);
 	});
 });

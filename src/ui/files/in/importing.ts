@@ -36,8 +36,8 @@ export async function takeJob(
 			day = { title, date, place, notes, people, ...(timeZone === undefined ? {} : { timeZone }) };
 		} else if (subject.kind === 'shot' && way === 'replace' && subject.mine) {
 			const { id: shotId } = subject.mine;
-			const { shot, startsAt, minutes, status, place, taken } = subject.file;
-			const change = { startsAt, minutes, status, place, taken, isRemoved: false };
+			const { shot, startsAt, minutes, status, place, taken, isLocked } = subject.file;
+			const change = { startsAt, minutes, status, place, taken, isLocked, isRemoved: false };
 			slots.push({ shotId, change });
 			shots.push({ shotId, shot });
 		} else if (subject.kind === 'shot') {

@@ -11,11 +11,11 @@ describe('a file that was chosen or dropped', () => {
 	});
 
 	it('is refused by its size before anything of it is read', async () => {
-		const file = new File([new Uint8Array(32 * 1024 * 1024 + 1)], 'film.mov');
+		const file = new File([new Uint8Array(256 * 1024 * 1024 + 1)], 'film.mov');
 		Object.defineProperty(file, 'text', { value: () => Promise.reject(new Error('was read')) });
 		expect(await readChosen(file)).toMatchObject({
 			ok: false,
-			message: '“film.mov” is too large for a file of Focalis (over 32 MB).'
+			message: '“film.mov” is too large for a file of Focalis (over 256 MB).'
 		});
 	});
 

@@ -38,8 +38,17 @@
 		if (open) void keeping.look();
 	});
 
+	/** Handed to the browser, which does not say what became of it. */
+	let isHanded = $state(false);
+
 	async function backUp() {
-		if (await files.saveBackup()) keeping.noteBackup();
+		const saved = await files.saveBackup();
+		isHanded = saved === 'handed';
+		if (saved === 'written') keeping.noteBackup();
+	}
+	function noteSaved() {
+		isHanded = false;
+		keeping.noteBackup();
 	}
 </script>
 
@@ -153,6 +162,12 @@
 				<button class="knob" type="button" onclick={onopenfile}>Open a file…</button>
 				<span>{keeping.backupWords}</span>
 			</div>
+			{#if isHanded}
+				<div class="row" role="status">
+					<span>Is the backup among your downloads? This browser does not say.</span>
+					<button class="knob" type="button" onclick={noteSaved}>It is saved</button>
+				</div>
+			{/if}
 			<p>
 				The backup holds all days, the kit and your hands, without what was taken out and without
 				the steps that can be undone. A backup, a day, a shot or a shot list is opened here; you see

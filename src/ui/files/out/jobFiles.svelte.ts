@@ -20,7 +20,7 @@ import type { PrintedCard } from '$files/out/printed';
 import { cardsAsPdf } from '../../../workers/cards';
 import type { Kit } from '../../kit/kit.svelte';
 import { verdictWords } from '$words/day';
-import { fileName, saveBlob, saveText } from './saving';
+import { fileName, saveBlob, saveText, writeFile, type Saved } from './saving';
 import type { Session } from '../../keeping/session.svelte';
 import { settings } from '../../shared/settings.svelte';
 import { printedCard } from './printedCards';
@@ -128,14 +128,21 @@ export class JobFiles {
 			return this.#saveBlob(name, await pngOfSvg(svg));
 		});
 
-	/** Everything of this device. True when it was handed to the browser. */
-	saveBackup = () =>
-		this.#making('the backup', () => {
-			const { jobs } = this.#session.library;
-			const shotsOf = (jobId: string) => this.#session.library.shotsOf(jobId);
-			const text = writeFileText(backupOf(jobs, shotsOf, this.#kit.contents));
-			return this.#save(`${dateOf(Date.now())}.focalis-backup.json`, text);
+	/** Everything of this device. What became of the file; null when it could not be made. */
+	async saveBackup(): Promise<Saved | null> {
+		let saved: Saved | null = null;
+		const name = `${dateOf(Date.now())}.focalis-backup.json`;
+		await this.#making('the backup', async () => {
+			saved = await writeFile(name, () => {
+				const { jobs } = this.#session.library;
+				const shotsOf = (jobId: string) => this.#session.library.shotsOf(jobId);
+				const text = writeFileText(backupOf(jobs, shotsOf, this.#kit.contents));
+				return Promise.resolve(new Blob([text], { type: 'application/json' }).stream());
+			});
+			return saved === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
 		});
+		return saved;
+	}
 
 	#shot() {
 		const { shot } = this.#session;

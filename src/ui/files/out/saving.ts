@@ -23,6 +23,44 @@ export function saveText(name: string, text: string, type = 'application/json'):
 	saveBlob(name, new Blob([text], { type }));
 }
 
+/** What became of a file: written where one chose, handed to the browser, or given up. */
+export type Saved = 'written' | 'handed' | 'given-up';
+
+/** The window of browsers that let one choose where a file goes, and say when it is written. */
+interface Choosing {
+	readonly showSaveFilePicker?: (options: {
+		readonly suggestedName: string;
+	}) => Promise<FileSystemFileHandle>;
+}
+
+/**
+ * Writes a file where the photographer chooses it, and waits until it is written; where the browser has no such
+ * thing it is handed over as a download, and nobody knows what became of it. Asked within a press of a button.
+ *
+ * @param make makes the file once there is a place for it
+ * @throws when it cannot be written
+ */
+export async function writeFile(
+	name: string,
+	make: () => Promise<ReadableStream<Uint8Array>>
+): Promise<Saved> {
+	const { showSaveFilePicker } = window as Choosing;
+	if (!showSaveFilePicker) {
+		saveBlob(name, await new Response(await make()).blob());
+		return 'handed';
+	}
+	let place: FileSystemFileHandle;
+	try {
+		place = await showSaveFilePicker.call(window, { suggestedName: name });
+	} catch (error) {
+		if (error instanceof DOMException && error.name === 'AbortError') return 'given-up';
+		throw error;
+	}
+	const file = await place.createWritable();
+	await (await make()).pipeTo(file as WritableStream<Uint8Array>);
+	return 'written';
+}
+
 /** Hands a file to the browser as a download. */
 export function saveBlob(name: string, blob: Blob): void {
 	const address = URL.createObjectURL(blob);

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Body, Lens } from '$core/format/shot';
 	import Amount from '../../shared/Amount.svelte';
+	import { byName, placeOf } from '../../shared/byName';
 	import Pick from '../../shared/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { changeCamera, withFocal } from '../edits';
@@ -17,26 +18,33 @@
 	const kitBodies = $derived(plan.kit.contents.bodies.map(({ body }) => body));
 	const bodies = $derived(listed<Body>(kitBodies, shot.body));
 	const lenses = $derived(listed<Lens>(plan.lenses, shot.lens));
-	const named = (kit: readonly { name: string }[]) =>
-		kit.map(({ name }) => ({ value: name, text: name }));
 
 	function use(body: Body, lens: Lens) {
 		plan.change({ ...withFocal(shot, lens), body, lens });
 		settings.set({ gear: { body, lens } });
 	}
-	const chooseLens = (name: string) =>
-		use(shot.body, lenses.find((one) => one.name === name) ?? shot.lens);
+	const chooseLens = (place: string) => use(shot.body, lenses[Number(place)] ?? shot.lens);
 	/** A body with a lens of its own brings it along. */
-	function chooseBody(name: string) {
-		const body = bodies.find((one) => one.name === name) ?? shot.body;
+	function chooseBody(place: string) {
+		const body = bodies[Number(place)] ?? shot.body;
 		const fitting = plan.kit.lensesFor(body);
 		const isFitting = fitting.some((one) => one.name === shot.lens.name);
 		use(body, isFitting ? shot.lens : (fitting[0] ?? shot.lens));
 	}
 </script>
 
-<Pick label="lens" options={named(lenses)} value={shot.lens.name} onchoose={chooseLens} />
-<Pick label="body" options={named(bodies)} value={shot.body.name} onchoose={chooseBody} />
+<Pick
+	label="lens"
+	options={byName(lenses)}
+	value={placeOf(lenses, shot.lens)}
+	onchoose={chooseLens}
+/>
+<Pick
+	label="body"
+	options={byName(bodies)}
+	value={placeOf(bodies, shot.body)}
+	onchoose={chooseBody}
+/>
 {#if shot.lens.focalMm[0] < shot.lens.focalMm[1]}
 	<Amount
 		of="shot.camera.focalMm"
