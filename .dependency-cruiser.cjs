@@ -89,6 +89,12 @@ module.exports = {
 			to: { path: '^src/(data|files|words|workers|ui|routes)' }
 		},
 		{
+			name: 'server-above-words-and-core',
+			severity: 'error',
+			from: { path: '^src/server', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/(data|files|workers|preview|practice|ui|routes)' }
+		},
+		{
 			name: 'ui-below-routes',
 			severity: 'error',
 			from: { path: '^src/ui' },

@@ -1,5 +1,7 @@
 import { rename, writeFile } from 'node:fs/promises';
+import { resolve } from 'node:path';
 import adapterNode from '@sveltejs/adapter-node';
+import { build } from 'vite';
 import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 import { compress } from './scripts/compress.mjs';
 
@@ -10,6 +12,7 @@ import { compress } from './scripts/compress.mjs';
 const START = `process.env.HOST ??= '127.0.0.1';
 process.env.PORT ??= '4180';
 process.env.BODY_SIZE_LIMIT ??= 'Infinity';
+process.env.FOCALIS_WORKER = new URL('./worker/worker.js', import.meta.url).href;
 process.on('uncaughtException', (error) => {
 	const { HOST, PORT } = process.env;
 	const isTaken = error.code === 'EADDRINUSE';
@@ -19,6 +22,26 @@ process.on('uncaughtException', (error) => {
 await import('./server.js');
 `;
 
+/** What answers requests beside the server's own thread, in one file. */
+const buildServerWorker = () =>
+	build({
+		configFile: false,
+		logLevel: 'warn',
+		resolve: {
+			alias: {
+				$core: resolve('src/core'),
+				$data: resolve('src/data'),
+				$words: resolve('src/words')
+			}
+		},
+		ssr: { noExternal: true },
+		build: {
+			ssr: 'src/server/worker.ts',
+			outDir: 'build/worker',
+			rolldownOptions: { output: { entryFileNames: 'worker.js' } }
+		}
+	});
+
 function adapter() {
 	const inner = adapterNode();
 	return {
@@ -26,6 +49,7 @@ function adapter() {
 		async adapt(builder) {
 			await inner.adapt({ ...builder, compress: async () => undefined });
 			await compress('build/client');
+			await buildServerWorker();
 			await rename('build/index.js', 'build/server.js');
 			await writeFile('build/index.js', START);
 		}

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { onlyMethod } from '../respond';
+import { onlyMethod } from '../../../server/respond';
 import { openApi } from './document';
 
 export const GET = () => json(openApi());

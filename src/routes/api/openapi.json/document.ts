@@ -15,20 +15,35 @@ const BAD_INPUT = {
 	'405': problem('Wrong method.'),
 	'413': problem('The body is too large.'),
 	'415': problem('The content type is not application/json.'),
-	'422': problem('The body does not validate; `issues` says where and why.')
+	'408': problem('The body did not arrive in time.'),
+	'422': problem(
+		'The body does not validate, `issues` says where and why; or it is too much for one request.'
+	),
+	'503': {
+		...problem('Too much is waiting already.'),
+		headers: { 'Retry-After': { description: 'seconds', schema: { type: 'integer' } } }
+	}
 };
 
 const get = (summary: string, schema: object) => ({
 	get: { summary, responses: { '200': answer('As asked.', schema), '405': BAD_INPUT['405'] } }
 });
 
-const post = (summary: string, body: object, schema: object) => ({
+const post = (summary: string, body: object, schema: object, parameters: object[] = []) => ({
 	post: {
 		summary,
+		...(parameters.length > 0 ? { parameters } : {}),
 		requestBody: { required: true, content: jsonOf(body) },
 		responses: { '200': answer('Worked out.', schema), ...BAD_INPUT }
 	}
 });
+
+const ADVICE = {
+	name: 'advice',
+	in: 'query',
+	description: 'With 1 also what would help, which takes longer than all the rest.',
+	schema: { enum: ['1'] }
+};
 
 const ERROR = {
 	type: 'object',
@@ -80,7 +95,7 @@ export function openApi() {
 		},
 		paths: {
 			'/api/health': get('Whether the service is up.', health),
-			'/api/plan': post('Work out a shot.', ref('Shot'), ref('Plan')),
+			'/api/plan': post('Work out a shot.', ref('Shot'), ref('Plan'), [ADVICE]),
 			'/api/plan/batch': post(
 				'Work out up to 200 shots; results in order, each a plan or its errors.',
 				batch,

@@ -1,14 +1,13 @@
-import { json } from '@sveltejs/kit';
 import { SHOT_BYTES } from '$core/format/shotFile';
-import { planFor } from '../planning';
-import { onlyMethod, readJson } from '../respond';
+import { answer } from '../../../server/answer';
+import { onlyMethod } from '../../../server/respond';
 
-/** A shot in, a plan out. */
-export async function POST({ request }) {
-	const reading = await readJson(request, SHOT_BYTES);
-	if (!reading.ok) return reading.response;
-	const result = planFor(reading.value);
-	return json(result, { status: 'error' in result ? 422 : 200 });
-}
+/** A shot in, a plan out; with `?advice=1` also what would help. */
+export const POST = ({ request, url, platform }) =>
+	answer(
+		{ request, platform },
+		url.searchParams.get('advice') === '1' ? 'plan-with-advice' : 'plan',
+		SHOT_BYTES
+	);
 
 export const fallback = onlyMethod('POST');

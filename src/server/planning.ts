@@ -45,8 +45,12 @@ export function oddsFor({
 	};
 }
 
-/** A parsed value as a shot, worked out; or what is wrong with it. */
-export function planFor(value: unknown): PlanFile | { error: ApiError } {
+/**
+ * A parsed value as a shot, worked out; or what is wrong with it.
+ *
+ * @param hasAdvice advice takes longer than all the rest, so it is there only where it was asked for
+ */
+export function planFor(value: unknown, hasAdvice: boolean): PlanFile | { error: ApiError } {
 	const reading = readShot(value);
 	if (!reading.ok) return errorBody(reading.code, reading.message, reading.problems);
 	if (!asksForSomething(reading.shot)) {
@@ -54,7 +58,7 @@ export function planFor(value: unknown): PlanFile | { error: ApiError } {
 		return errorBody('asks-for-nothing', ASKS_FOR_NOTHING, issues);
 	}
 	const solution = solve(reading.shot, chanceOf(ASSUMED));
-	if (reading.shot.people.length > MOST_ADVISED) return toldPlan(solution);
+	if (!hasAdvice || reading.shot.people.length > MOST_ADVISED) return toldPlan(solution);
 	return toldPlan(solution, adviceFor(solution.study, []));
 }
 

@@ -1,0 +1,132 @@
+import { describe, expect, it, vi } from 'vitest';
+import { Busy, Pool, TooLong, type Bounds, type Hand } from './pool';
+import type { Answered, Asked } from './work';
+
+/** A hand that answers when it is told to. */
+class SlowHand implements Hand {
+	asked: Asked | null = null;
+	isTerminated = false;
+	readonly #heard: ((answered: Answered) => void)[] = [];
+	readonly #failed: ((error: Error) => void)[] = [];
+
+	postMessage(asked: Asked) {
+		this.asked = asked;
+	}
+	on(event: 'message' | 'error', heard: unknown) {
+		if (event === 'message') this.#heard.push(heard as (answered: Answered) => void);
+		else this.#failed.push(heard as (error: Error) => void);
+	}
+	unref() {
+		// nothing to do
+	}
+	terminate() {
+		this.isTerminated = true;
+	}
+	answer(body = 'done') {
+		this.#heard.forEach((heard) => heard({ status: 200, body }));
+	}
+	fail() {
+		this.#failed.forEach((heard) => heard(new Error('out of memory')));
+	}
+}
+
+const BOUNDS: Bounds = {
+	hands: 2,
+	mostWaiting: 3,
+	mostWaitingBytes: 100,
+	mostMs: { plan: 1e6, 'plan-with-advice': 1e6, batch: 1e6, odds: 1e6 }
+};
+
+function somePool(more: Partial<Bounds> = {}) {
+	const hands: SlowHand[] = [];
+	const pool = new Pool(
+		() => {
+			const hand = new SlowHand();
+			hands.push(hand);
+			return hand;
+		},
+		{ ...BOUNDS, ...more }
+	);
+	const hand = (i: number) => hands[i] ?? new SlowHand();
+	return { pool, hands, hand };
+}
+
+const asks = (kind: Asked['kind'] = 'plan', length = 1): Asked => ({
+	kind,
+	bytes: new Uint8Array(length)
+});
+
+describe('the pool', () => {
+	it('has as many at work as it has hands; the next one begins when one is done', async () => {
+		const { pool, hands, hand } = somePool();
+		const [first, second, third] = [pool.run(asks()), pool.run(asks()), pool.run(asks('odds'))];
+		expect(hands).toHaveLength(2);
+		hand(1).answer('second');
+		expect(await second).toMatchObject({ body: 'second' });
+		expect(hand(1).asked?.kind).toBe('odds');
+		hand(1).answer('third');
+		hand(0).answer('first');
+		expect([(await first).body, (await third).body]).toEqual(['first', 'third']);
+		expect(hands).toHaveLength(2);
+	});
+
+	it('a queue has an end, in number and in bytes', async () => {
+		const { pool } = somePool();
+		const all = Array.from({ length: 5 }, () => pool.run(asks()));
+		await expect(pool.run(asks())).rejects.toBeInstanceOf(Busy);
+		expect(all).toHaveLength(5);
+		const other = somePool().pool;
+		for (let i = 0; i < 3; i++) void other.run(asks('plan', 60));
+		await expect(other.run(asks('plan', 60))).rejects.toBeInstanceOf(Busy);
+	});
+
+	it('one hand is always left for what is short', () => {
+		const { pool, hands, hand } = somePool();
+		void pool.run(asks('batch'));
+		void pool.run(asks('batch'));
+		void pool.run(asks('plan'));
+		expect(hands.map(({ asked }) => asked?.kind)).toEqual(['batch', 'plan']);
+		hand(1).answer();
+		expect(hands).toHaveLength(2);
+		hand(0).answer();
+		expect(hands.map(({ asked }) => asked?.kind)).toContain('batch');
+	});
+
+	it('gives up what nobody waits for any more, at work or waiting', async () => {
+		const { pool, hands, hand } = somePool({ hands: 1 });
+		const control = new AbortController();
+		const working = pool.run(asks(), control.signal);
+		const waiting = pool.run(asks('odds'), control.signal);
+		const other = pool.run(asks('plan-with-advice'));
+		control.abort(new Error('gone'));
+		await expect(working).rejects.toThrow('gone');
+		await expect(waiting).rejects.toThrow('gone');
+		expect(hand(0).isTerminated).toBe(true);
+		// another hand goes on with what is left; a late word of the first is nobody's
+		const last = hand(hands.length - 1);
+		expect(last.asked?.kind).toBe('plan-with-advice');
+		hand(0).answer('late');
+		last.answer('right');
+		expect((await other).body).toBe('right');
+	});
+
+	it('what takes too long is given up', async () => {
+		vi.useFakeTimers();
+		const { pool, hand } = somePool({ hands: 1 });
+		const long = pool.run(asks());
+		const refused = expect(long).rejects.toBeInstanceOf(TooLong);
+		vi.advanceTimersByTime(1e6 + 1);
+		await refused;
+		expect(hand(0).isTerminated).toBe(true);
+		vi.useRealTimers();
+	});
+
+	it('a hand that dies takes its own task with it and no other', async () => {
+		const { pool, hand } = somePool({ hands: 1 });
+		const [lost, next] = [pool.run(asks()), pool.run(asks())];
+		hand(0).fail();
+		await expect(lost).rejects.toThrow('out of memory');
+		hand(1).answer('fine');
+		expect((await next).body).toBe('fine');
+	});
+});
