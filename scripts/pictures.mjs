@@ -28,7 +28,6 @@ const PICTURES = [
 	['card', DESK, 'day', /Two families/, toCard],
 	['phone-card', PHONE, 'day', /Two families/, toCard],
 	['unplanned', DESK, 'night', /Two families/, toUnplanned],
-	['phone-unplanned', PHONE, 'day', /Two families/, toUnplanned],
 	['plan-day', DESK, 'day', /Two families/],
 	['plan-night', DESK, 'night', /Two families/],
 	[
@@ -67,6 +66,22 @@ const PICTURES = [
 		'day',
 		/The couple/,
 		(page) => page.getByLabel('Compare with').selectOption('f/1.4')
+	],
+	[
+		'plan-shoot',
+		DESK,
+		'day',
+		/The couple/,
+		async (page) => {
+			await page.getByRole('button', { name: 'shoot it' }).click();
+			const sheet = page.getByRole('dialog');
+			await sheet.getByLabel('frames').fill('5');
+			await sheet.getByLabel('size').selectOption({ index: 0 });
+			await sheet.getByRole('button', { name: 'Shoot it', exact: true }).click();
+			await sheet.getByText('5 of 5 frames').waitFor({ timeout: 120_000 });
+			await sheet.getByRole('button', { name: 'frame 3', exact: true }).click();
+			await sheet.getByRole('radio', { name: '100 %' }).check({ force: true });
+		}
 	],
 	[
 		'plan-eyes',
