@@ -13,7 +13,8 @@ const CORE = [
 	'study',
 	'odds',
 	'advice',
-	'day'
+	'day',
+	'photograph'
 ];
 
 const coreOneWay = CORE.map((room, i) => ({

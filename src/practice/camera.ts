@@ -42,6 +42,7 @@ export class LostGraphics extends Error {}
 const TILE_PX = 480;
 /** Glimpses that are told to the card at once. */
 const AT_ONCE = 4;
+
 /** The frame, drawn part by part on a canvas of its size. */
 export async function expose(
 	studio: Studio,
@@ -82,49 +83,49 @@ export function beginTile(
 ): { readonly picture: Picture; readonly count: number } {
 	const { release, settings, seed } = exposure;
 	const subject = subjectOf(exposure, tile);
-	const exposing: Exposing = {
-		setting: subject.setting,
-		pxPerMm: subject.widthPx / subject.window.widthMm,
-		shutterS: settings.shutterS,
-		roomBelowStops: settings.roomBelowStops,
-		shakeMmPerS: release.shakeMmPerS
-	};
-	const fineness = finenessOf(subject, streakPxOf(subject, exposing));
-	const { glimpses: count, coarseness } = fineness;
+	const { glimpses: count, coarseness } = finenessOf(subject);
 	const drawn = {
 		...subject,
 		widthPx: Math.ceil(subject.widthPx / coarseness),
 		heightPx: Math.ceil(subject.heightPx / coarseness)
 	};
-	const onDrawn = { ...exposing, pxPerMm: drawn.widthPx / subject.window.widthMm };
-	const glimpses = exposureGlimpses(onDrawn, count, seed + tile.left + tile.top);
-	const picture = studio.begin(drawn, { glimpses, lampShifts: lampPlaces(onDrawn) });
+	const exposing: Exposing = {
+		setting: subject.setting,
+		pxPerMm: drawn.widthPx / subject.window.widthMm,
+		shutterS: settings.shutterS,
+		roomBelowStops: settings.roomBelowStops,
+		shakeMmPerS: release.shakeMmPerS
+	};
+	const glimpses = exposureGlimpses(exposing, count, seed + tile.left + tile.top);
+	const picture = studio.begin(drawn, { glimpses, lampShifts: lampPlaces(exposing) });
 	return { picture, count };
 }
 
 /** What a part of a frame is of. */
 export function subjectOf(exposure: Exposure, tile: Tile): Subject {
 	const { release, settings, size } = exposure;
-	const { shot, focus, shakeMmPerS } = release;
+	const { shot, focus } = release;
 	const { widthMm } = cameraPose(shot.camera, shot.body.sensor);
+	const scene = sceneOf(exposure);
 	return {
-		scene: sceneOf(exposure),
+		scene,
 		setting: { focus, fNumber: settings.fNumber, blades: shot.lens.blades },
 		window: windowOf(tile, size, widthMm / size.widthPx),
 		widthPx: tile.widthPx,
 		heightPx: tile.heightPx,
-		shakeMm: Math.hypot(shakeMmPerS.x, shakeMmPerS.y) * settings.shutterS,
+		streakMm: streakMmOf(exposure, scene),
 		showsDiffraction: false
 	};
 }
 
-/** How far anything moves on the sensor while the shutter is open, px. */
-function streakPxOf({ scene, setting, shakeMm = 0 }: Subject, exposing: Exposing): number {
-	const runsM = scene.figures.map(
-		({ acrossMPerS, head }) => Math.abs(acrossMPerS) / Math.max(head.origin.z, 0.1)
+/** How far anything moves on the sensor while the shutter is open, mm. */
+function streakMmOf({ release, settings }: Exposure, { figures }: PreviewScene): number {
+	const { shakeMmPerS, focus } = release;
+	const perS = figures.map(
+		({ acrossMPerS, head }) =>
+			(Math.abs(acrossMPerS) * focus.imageDistanceMm) / Math.max(head.origin.z, 0.1)
 	);
-	const runMm = Math.max(0, ...runsM) * exposing.shutterS * setting.focus.imageDistanceMm;
-	return (shakeMm + runMm) * exposing.pxPerMm;
+	return (Math.hypot(shakeMmPerS.x, shakeMmPerS.y) + Math.max(0, ...perS)) * settings.shutterS;
 }
 
 /** What stood before the camera, with lids and movement, in the light of the settings. */

@@ -40,8 +40,10 @@ interface Discs {
 
 const NOTHING: Discs = { least: Infinity, most: 0 };
 
-/** @param streakPx how far anything moves while the shutter is open */
-export function finenessOf(subject: Subject, streakPx: number): Fineness {
+/** How finely a part is drawn that shows this. */
+export function finenessOf(subject: Subject): Fineness {
+	const { window, widthPx, streakMm = 0 } = subject;
+	const streakPx = (streakMm * widthPx) / window.widthMm;
 	const outside = outsideOf(subject);
 	const figures = subject.scene.figures.filter((figure) => reaches(figure, outside));
 	const heads = figures

@@ -119,8 +119,8 @@ export interface Subject extends PictureSize {
 	readonly scene: PreviewScene;
 	readonly setting: LensSetting;
 	readonly window: Window;
-	/** How far the picture moves on the sensor while it is taken, mm: what comes into the window so is drawn. */
-	readonly shakeMm?: number;
+	/** How far anything moves on the sensor while it is taken, mm: what comes into the window so is drawn. */
+	readonly streakMm?: number;
 	/** Whether diffraction is drawn: worth it where a pixel is as small as the sensor's. */
 	readonly showsDiffraction: boolean;
 }

@@ -25,7 +25,10 @@ function headingTo(from: Vec3, camera: Vec3): number {
  * pupil in plan; positive turns towards the right of the frame, nods the chin down, leans the top
  * of the head towards the person's left.
  */
-export function placeHead(person: Person, camera: Vec3): Head {
+export function placeHead(
+	person: Pick<Person, 'build' | 'eyeMidpoint' | 'turnDeg' | 'nodDeg' | 'leanDeg'>,
+	camera: Vec3
+): Head {
 	const origin = person.eyeMidpoint;
 	const heading = headingTo(origin, camera) - radians(person.turnDeg);
 	const level: Vec3 = { x: Math.sin(heading), y: 0, z: Math.cos(heading) };

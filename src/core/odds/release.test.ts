@@ -44,6 +44,14 @@ describe('frames as they were released', () => {
 				expect(Math.abs(landmark.defocusMm - defocusMm)).toBeLessThanOrEqual(
 					Math.max(pixelMm, 0.05 * defocusMm)
 				);
+				// the odds add shake and motion as squares; in a frame each has its direction
+				const { fNumber, blurS } = settings;
+				const streak2 =
+					set.excess(release.frame, i, fNumber, blurS) - set.excess(release.frame, i, fNumber, 0);
+				const shake = release.shakeMmPerS;
+				const runMm = landmark.streakMm.x - shake.x * blurS;
+				const streakMm = Math.hypot(shake.x * blurS, shake.y * blurS, runMm);
+				expect(streakMm).toBeCloseTo(allowedMm * Math.sqrt(streak2), 4);
 			});
 		}
 	});

@@ -95,7 +95,7 @@ export function panelMesh(
 /** The part of a thing's rectangle that may show in a window; null when none does. */
 function patchIn(
 	{ centre, widthM, heightM }: PreviewThing,
-	{ setting, window, shakeMm = 0 }: Subject
+	{ setting, window, streakMm = 0 }: Subject
 ): Patch | null {
 	const { focus } = setting;
 	if (centre.z <= 0.02) return null;
@@ -103,7 +103,7 @@ function patchIn(
 	const blurM =
 		pupilRadiusM(setting) * (Math.abs(centre.z / focus.planeM - 1) + Math.abs(focus.fieldBend));
 	const range = (middle: number, halfMm: number, at: number, sizeM: number) => {
-		const reach = (halfMm * MARGIN + shakeMm) * perMm + blurM;
+		const reach = (halfMm * MARGIN + streakMm) * perMm + blurM;
 		const low = Math.max(-sizeM / 2, middle * perMm - reach - at);
 		const high = Math.min(sizeM / 2, middle * perMm + reach - at);
 		return { middle: (low + high) / 2, length: high - low };

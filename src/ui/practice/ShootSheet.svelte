@@ -172,7 +172,9 @@
 				<Button color="alternative" onclick={() => roll.stop()}>Stop</Button>
 				<div class="bar">
 					<Progressbar
-						progress={Math.round((100 * (roll.taken.length + (roll.share ?? 0))) / frames)}
+						progress={Math.round(
+							(100 * (roll.taken.length + (roll.share ?? 0))) / (roll.order?.frames ?? 1)
+						)}
 						size="h-1.5"
 					/>
 				</div>

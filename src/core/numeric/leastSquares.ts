@@ -1,0 +1,119 @@
+/** What was found: the values, what is left of the residuals, and how sure the values are. */
+export interface Fit {
+	readonly values: readonly number[];
+	/** Sum of the squared residuals. */
+	readonly cost: number;
+	/** Of the values, for residuals with a spread of 1; null where they do not decide all values. */
+	readonly covariance: readonly (readonly number[])[] | null;
+}
+
+const MOST_STEPS = 100;
+/** Damping to begin with, and by how much it changes. */
+const DAMPING = 1e-3;
+const STRONGER = 8;
+const WEAKER = 1 / 5;
+const MOST_DAMPING = 1e12;
+/** A step that changes so little, of a value's own scale, is the last one. */
+const SMALL = 1e-12;
+
+/**
+ * The values at which residuals are least, in the sum of their squares. Source: Marquardt, "An algorithm
+ * for least-squares estimation of nonlinear parameters", 1963; slopes by central differences.
+ *
+ * @param residuals as many for any values
+ * @param start     where to begin
+ * @param scales    how much of each value is a small change
+ */
+export function leastSquares(
+	residuals: (values: readonly number[]) => readonly number[],
+	start: readonly number[],
+	scales: readonly number[]
+): Fit {
+	let values = [...start];
+	let left = residuals(values);
+	let cost = sumOfSquares(left);
+	let damping = DAMPING;
+	for (let step = 0; step < MOST_STEPS && damping < MOST_DAMPING; step++) {
+		const { normal, gradient } = normalEquations(residuals, values, left, scales);
+		const damped = normal.map((row, i) =>
+			row.map((one, k) => (i === k ? one * (1 + damping) + Number.MIN_VALUE : one))
+		);
+		const change = solved(damped, gradient);
+		const next = change && values.map((value, i) => value - (change[i] as number));
+		const nextLeft = next && residuals(next);
+		const nextCost = nextLeft ? sumOfSquares(nextLeft) : Infinity;
+		if (!next || !nextLeft || !(nextCost < cost)) {
+			damping *= STRONGER;
+			continue;
+		}
+		const isStill = change.every(
+			(one, i) => Math.abs(one) < SMALL * Math.max(1, Math.abs(values[i] as number))
+		);
+		[values, left, cost] = [next, nextLeft, nextCost];
+		damping *= WEAKER;
+		if (isStill) break;
+	}
+	const { normal } = normalEquations(residuals, values, left, scales);
+	return { values, cost, covariance: inverse(normal) };
+}
+
+const sumOfSquares = (all: readonly number[]): number =>
+	all.reduce((sum, one) => sum + one * one, 0);
+
+/** Share of a scale that slopes are taken over. */
+const OVER = 1e-4;
+
+function normalEquations(
+	residuals: (values: readonly number[]) => readonly number[],
+	values: readonly number[],
+	left: readonly number[],
+	scales: readonly number[]
+) {
+	const slopes = values.map((value, i) => {
+		const over = (scales[i] as number) * OVER;
+		const moved = (by: number) => residuals(values.with(i, value + by));
+		const [above, below] = [moved(over), moved(-over)];
+		return above.map((one, k) => (one - (below[k] as number)) / (2 * over));
+	});
+	const dot = (a: readonly number[], b: readonly number[]) =>
+		a.reduce((sum, one, i) => sum + one * (b[i] as number), 0);
+	return {
+		normal: slopes.map((a) => slopes.map((b) => dot(a, b))),
+		gradient: slopes.map((slope) => dot(slope, left))
+	};
+}
+
+/** Gauss's elimination with the largest pivot of a column; null where the equations do not decide. */
+function solved(matrix: readonly (readonly number[])[], right: readonly number[]): number[] | null {
+	const rows = matrix.map((row, i) => [...row, right[i] as number]);
+	const count = rows.length;
+	for (let column = 0; column < count; column++) {
+		let pivot = column;
+		for (let row = column + 1; row < count; row++) {
+			if (Math.abs(at(rows, row, column)) > Math.abs(at(rows, pivot, column))) pivot = row;
+		}
+		if (!(Math.abs(at(rows, pivot, column)) > 0)) return null;
+		[rows[column], rows[pivot]] = [rows[pivot] as number[], rows[column] as number[]];
+		for (let row = 0; row < count; row++) {
+			if (row === column) continue;
+			const times = at(rows, row, column) / at(rows, column, column);
+			for (let k = column; k <= count; k++) {
+				(rows[row] as number[])[k] = at(rows, row, k) - times * at(rows, column, k);
+			}
+		}
+	}
+	return rows.map((row, i) => (row[count] as number) / at(rows, i, i));
+}
+
+const at = (rows: readonly (readonly number[])[], row: number, column: number): number =>
+	(rows[row] as readonly number[])[column] as number;
+
+function inverse(matrix: readonly (readonly number[])[]): number[][] | null {
+	const columns = matrix.map((_, i) =>
+		solved(
+			matrix,
+			matrix.map((_row, k) => (k === i ? 1 : 0))
+		)
+	);
+	return columns.some((column) => column === null) ? null : (columns as number[][]);
+}
