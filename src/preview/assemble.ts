@@ -20,15 +20,15 @@ const FINE_EYES_FROM_PX = 150;
 const HEAD_M = 0.23;
 
 /** How finely a figure is made for a picture, and its eyes. */
-export interface Fineness {
+export interface Details {
 	readonly body: Detail;
 	readonly eyes: Detail;
 }
 
-export const COARSEST: Fineness = { body: 'coarse', eyes: 'coarse' };
+export const COARSEST: Details = { body: 'coarse', eyes: 'coarse' };
 
 /** How finely a figure is made for a picture. */
-export function finenessFor(figure: Figure, pxPerMAtOneM: number): Fineness {
+export function detailsFor(figure: Figure, pxPerMAtOneM: number): Details {
 	const px = (HEAD_M * figure.size * pxPerMAtOneM) / Math.max(figure.head.origin.z, 0.05);
 	const body =
 		px > FROM_PX.fine
@@ -45,7 +45,7 @@ export function finenessFor(figure: Figure, pxPerMAtOneM: number): Fineness {
 export function partsOf(
 	figure: Figure,
 	look: Look,
-	{ body: detail, eyes }: Fineness,
+	{ body: detail, eyes }: Details,
 	ground: Ground
 ): PlacedPart[] {
 	const { build, head, size } = figure;

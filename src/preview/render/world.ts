@@ -1,5 +1,5 @@
 import { Scene, type IUniform } from 'three';
-import { COARSEST, finenessFor, partsOf } from '../assemble';
+import { COARSEST, detailsFor, partsOf } from '../assemble';
 import { pupilRadiusM } from '../lens/lensUniforms';
 import { lookOf, paletteOf } from '../looks';
 import type { Subject } from '../scene';
@@ -56,7 +56,7 @@ export function buildWorld(
 	const figureParts = seen.flatMap((figure): Placed[] => {
 		const look = lookOf(figure.id, figure.build);
 		const palette = paletteOf(look);
-		const wanted = partsOf(figure, look, finenessFor(figure, pxPerMAtOneM), ground);
+		const wanted = partsOf(figure, look, detailsFor(figure, pxPerMAtOneM), ground);
 		const isReady = !inHaste || wanted.every(({ name }) => parts.has(name));
 		if (!isReady) isRough = true;
 		const used = isReady ? wanted : partsOf(figure, look, COARSEST, ground);
