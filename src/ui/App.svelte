@@ -2,7 +2,6 @@
 	import { untrack } from 'svelte';
 	import { stepBy } from './keeping/dayActions';
 	import { saveShotFile } from './files/out/saving';
-	import FilesSheet from './files/out/FilesSheet.svelte';
 	import ImportSheet from './files/in/ImportSheet.svelte';
 	import { ACCEPTED } from './files/in/opening';
 	import { Openings } from './files/in/openings.svelte';
@@ -41,6 +40,11 @@
 	const openings = new Openings(session, kit);
 	let isHelpOpen = $state(false);
 	let areFilesOpen = $state(false);
+	/** Loaded when they are first wanted; they stay then, since something may still be being made. */
+	let areFilesWanted = $state(false);
+	$effect(() => {
+		if (areFilesOpen) areFilesWanted = true;
+	});
 	let isDropping = $state(false);
 	let chooser = $state<HTMLInputElement>();
 	let hasOpenedSample = false;
@@ -184,15 +188,19 @@
 	{#if isDropping}<div class="drop" aria-hidden="true">Drop the file here</div>{/if}
 </div>
 <Help bind:open={isHelpOpen} />
-<FilesSheet
-	{session}
-	{keeping}
-	bind:open={areFilesOpen}
-	onopenfile={() => {
-		areFilesOpen = false;
-		chooser?.click();
-	}}
-/>
+{#if areFilesWanted}
+	{#await import('./files/out/FilesSheet.svelte') then { default: FilesSheet }}
+		<FilesSheet
+			{session}
+			{keeping}
+			bind:open={areFilesOpen}
+			onopenfile={() => {
+				areFilesOpen = false;
+				chooser?.click();
+			}}
+		/>
+	{/await}
+{/if}
 <ImportSheet
 	{session}
 	{kit}
