@@ -121,6 +121,18 @@ describe('the pool', () => {
 		vi.useRealTimers();
 	});
 
+	it('a hand that dies at rest is not asked again', async () => {
+		const { pool, hand } = somePool({ hands: 1 });
+		const first = pool.run(asks());
+		hand(0).answer();
+		await first;
+		hand(0).fail();
+		const second = pool.run(asks('odds'));
+		expect(hand(1).asked?.kind).toBe('odds');
+		hand(1).answer('fine');
+		expect((await second).body).toBe('fine');
+	});
+
 	it('a hand that dies takes its own task with it and no other', async () => {
 		const { pool, hand } = somePool({ hands: 1 });
 		const [lost, next] = [pool.run(asks()), pool.run(asks())];

@@ -38,9 +38,12 @@ interface Task {
 export class Pool {
 	readonly #start: () => Hand;
 	readonly #bounds: Bounds;
-	readonly #idle: Hand[] = [];
+	#idle: Hand[] = [];
 	readonly #working = new Map<Task, Hand>();
 	#waiting: Task[] = [];
+	readonly #timers = new Map<Task, ReturnType<typeof setTimeout>>();
+	/** What each hand's next word means. */
+	readonly #heard = new WeakMap<Hand, (answered: Answered | Error) => void>();
 
 	constructor(start: () => Hand, bounds: Bounds) {
 		this.#start = start;
@@ -112,13 +115,11 @@ export class Pool {
 		this.#timers.delete(task);
 	}
 
-	readonly #timers = new Map<Task, ReturnType<typeof setTimeout>>();
-	/** What each hand's next word means. */
-	readonly #heard = new WeakMap<Hand, (answered: Answered | Error) => void>();
-
 	#engage(): Hand {
 		const hand = this.#start();
 		const hear = (answered: Answered | Error) => {
+			// one that died at rest is not asked again
+			if (answered instanceof Error) this.#idle = this.#idle.filter((one) => one !== hand);
 			const heard = this.#heard.get(hand);
 			this.#heard.delete(hand);
 			heard?.(answered);
