@@ -196,7 +196,6 @@ test('320 px wide: nothing is cut off', async ({ app, page }) => {
 test('text at 200 %: nothing is cut off, everything can be reached', async ({ app, page }) => {
 	await app.openSample(/Two families/);
 	await page.addStyleTag({ content: 'html { font-size: 200% !important; }' });
-	await page.setViewportSize({ width: 1279, height: 660 });
 	await expect(app.headline).toBeVisible();
 	// sizes settle while the odds arrive: looked at until they hold, both in one moment
 	await expect.poll(() => surplus(page)).toBe(0);

@@ -36,6 +36,8 @@ export class App {
 	async openSample(title: RegExp): Promise<void> {
 		await this.page.goto(`/?sample=${encodeURIComponent(title.source)}`);
 		await expect(this.page.getByRole('banner').getByText(title)).toBeVisible();
+		// the screen itself is loaded when one goes there
+		await expect(this.page.getByRole('main')).toBeVisible();
 	}
 
 	async openShot(title: RegExp): Promise<void> {

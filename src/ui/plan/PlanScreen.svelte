@@ -20,13 +20,10 @@
 	const plan = untrack(() => new PlanView(session, kit));
 	/** Below this width, in the size of the text, the panes take turns. */
 	const PHONE_REM = 45;
-	let widthRem = $state(PHONE_REM);
-	const isPhone = $derived(widthRem < PHONE_REM);
-
-	function measure() {
-		const remPx = parseFloat(getComputedStyle(document.documentElement).fontSize);
-		widthRem = innerWidth / remPx;
-	}
+	let windowPx = $state(innerWidth);
+	/** Measured on a part of the page, so that another size of the text is noticed like another window. */
+	let tenRemPx = $state(10 * parseFloat(getComputedStyle(document.documentElement).fontSize));
+	const isPhone = $derived((10 * windowPx) / tenRemPx < PHONE_REM);
 
 	const TABS = [
 		{ value: 'stage', text: 'Stage' },
@@ -35,7 +32,6 @@
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('stage');
 
-	$effect(measure);
 	$effect(() => {
 		void session.shotId;
 		untrack(() => {
@@ -45,9 +41,10 @@
 	});
 </script>
 
-<svelte:window onresize={measure} />
+<svelte:window bind:innerWidth={windowPx} />
 
 <main class="plan" class:phone={isPhone}>
+	<div class="ten-rem" bind:offsetWidth={tenRemPx} aria-hidden="true"></div>
 	<div class="say">
 		{#if !isPhone}<Wishes {plan} />{/if}
 		<Verdict {plan} />
@@ -82,6 +79,11 @@
 </main>
 
 <style>
+	.ten-rem {
+		position: absolute;
+		width: 10rem;
+		visibility: hidden;
+	}
 	.plan {
 		flex: 1;
 		min-height: 0;
