@@ -38,18 +38,21 @@ const contents = async (one: Locator): Promise<number> =>
 async function watched(one: Locator) {
 	const latest = await one.evaluateHandle((element) => {
 		const canvas = element.querySelector('canvas');
-		const found = { pixels: new Uint8ClampedArray() };
+		const found = { pixels: new Uint8ClampedArray(), times: 0 };
 		new MutationObserver(() => {
 			const context = canvas?.getContext('2d');
 			if (!canvas || !context || element.dataset['settled'] !== 'true') return;
 			found.pixels = context.getImageData(0, 0, canvas.width, canvas.height).data;
+			found.times += 1;
 		}).observe(element, { attributeFilter: ['data-settled'] });
 		return found;
 	});
 	return async (change: () => Promise<void>): Promise<number> => {
+		const times = () => latest.evaluate((found) => found.times);
+		const before = await times();
 		await change();
-		await expect(one).toHaveAttribute('data-settled', 'false');
-		await settled(one);
+		// unsettled it may be for a moment only
+		await expect.poll(times, { timeout: 30_000 }).toBeGreaterThan(before);
 		return hashOf(await latest.evaluateHandle(({ pixels }) => pixels));
 	};
 }

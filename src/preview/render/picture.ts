@@ -16,7 +16,8 @@ import { LensUniforms, pupilRadiusM } from '../lens/lensUniforms';
 import type { PictureSize, Subject } from '../scene';
 import { LampSplats } from './lampSplats';
 import { NO_CAMERA } from './pass';
-import { SAMPLES_AT_ONCE, type Darkroom, type Gathered, type SensorReading } from './darkroom';
+import type { Darkroom, Gathered, SensorReading } from './darkroom';
+import { SAMPLES_AT_ONCE } from './darkroomGlsl';
 import { buildWorld, type Workshop, type World } from './world';
 
 /** How a picture is made; by default still, with as many glimpses as any picture takes. */

@@ -1,0 +1,147 @@
+import { KEPT_GLSL } from '../lens/glsl';
+
+/** What becomes of the samples of a picture, as programs of the graphics card. */
+
+/** Samples that one pass adds up: reading them costs less than adding to the sum. */
+export const SAMPLES_AT_ONCE = 4;
+
+export const ADD = /* glsl */ `
+uniform sampler2D uSamples[${SAMPLES_AT_ONCE}];
+uniform int uCount;
+${KEPT_GLSL}
+void main() {
+	ivec2 at = ivec2(gl_FragCoord.xy);
+	colour = recalled(texelFetch(uSamples[0], at, 0));
+	if (uCount > 1) colour += recalled(texelFetch(uSamples[1], at, 0));
+	if (uCount > 2) colour += recalled(texelFetch(uSamples[2], at, 0));
+	if (uCount > 3) colour += recalled(texelFetch(uSamples[3], at, 0));
+}
+`;
+
+/** The light of a pixel: the mean of the samples over the background, and the lamps. */
+const LIGHT = /* glsl */ `
+precision highp sampler2D;
+uniform sampler2D uSum;
+uniform float uPerSample;
+uniform sampler2D uLamps;
+uniform bool uHasLamps;
+uniform vec4 uWindow;     // middle and half sides of the window, mm
+uniform float uImageMm;
+uniform vec3 uUp;
+uniform float uRoom;
+
+/** Behind everything: haze at the horizon, a high pale sky. */
+vec3 background() {
+	vec3 ray = vec3(uWindow.xy + vAt * uWindow.zw, uImageMm);
+	float height = clamp(dot(ray, uUp) * inversesqrt(dot(ray, ray)) / 0.75, 0.0, 1.0);
+	return mix(vec3(0.56, 0.545, 0.51), vec3(0.4, 0.455, 0.52), height * height * (3.0 - 2.0 * height)) * uRoom;
+}
+
+vec3 light(ivec2 at, vec3 behind) {
+	vec4 mean = texelFetch(uSum, at, 0) * uPerSample;
+	vec3 found = mean.rgb + max(0.0, 1.0 - mean.a) * behind;
+	return uHasLamps ? found + texelFetch(uLamps, at, 0).rgb : found;
+}
+`;
+
+/** Spreads by a kernel, rolls off what is brighter than white, and encodes for screens. */
+export const DEVELOP = /* glsl */ `
+${LIGHT}
+uniform sampler2D uKernel;
+uniform int uRadius;
+
+/** sRGB by roots, within 0.002 of the exact curve; its straight foot as it is (IEC 61966-2-1). */
+vec3 encode(vec3 light) {
+	vec3 half_ = sqrt(light);
+	vec3 quarter = sqrt(half_);
+	vec3 curve = 0.585122381 * half_ + 0.783140355 * quarter - 0.368262736 * sqrt(quarter);
+	return mix(curve, light * 12.92, step(light, vec3(0.0031308)));
+}
+
+void main() {
+	vec3 behind = background();
+	ivec2 at = ivec2(gl_FragCoord.xy);
+	vec3 found = vec3(0.0);
+	if (uRadius == 0) {
+		found = light(at, behind);
+	} else {
+		ivec2 last = textureSize(uSum, 0) - 1;
+		for (int row = -uRadius; row <= uRadius; row++) {
+			for (int column = -uRadius; column <= uRadius; column++) {
+				float weight = texelFetch(uKernel, ivec2(column, row) + uRadius, 0).r;
+				found += weight * light(clamp(at + ivec2(column, row), ivec2(0), last), behind);
+			}
+		}
+	}
+	// what is brighter than white keeps most of its hue
+	float most = max(max(found.r, found.g), max(found.b, 1e-4));
+	float over = max(0.0, (most - 0.75) * 4.0);
+	float shown = min(most, 0.75) + 0.25 * over / (1.0 + over);
+	found = mix(found * (shown / most), vec3(shown), 0.45 * over / (6.0 + over));
+	colour = vec4(encode(found), 1.0);
+}
+`;
+
+/**
+ * What a sensor makes of light: electrons with the noise of counting them and of reading them, clipped
+ * where the well is full, encoded exactly (IEC 61966-2-1). Numbers: PCG, a hash for graphics (Jarzynski
+ * and Olano, 2020, from memory); normal ones by Box and Muller, 1958.
+ */
+export const SENSOR = /* glsl */ `
+precision highp int;
+${LIGHT}
+uniform float uGain;
+uniform float uFullWell;   // electrons that make white
+uniform float uReadNoise;  // electrons
+uniform ivec2 uOrigin;     // of this part in the whole picture, px from the bottom left
+uniform int uSeed;
+uniform vec2 uDrawn;       // drawn pixels for one of the sensor
+
+uint hashed(uint v) {
+	uint state = v * 747796405u + 2891336453u;
+	uint word = ((state >> ((state >> 28u) + 4u)) ^ state) * 277803737u;
+	return (word >> 22u) ^ word;
+}
+
+vec2 normals(uint seed) {
+	uint a = hashed(seed);
+	uint b = hashed(a ^ 0x9e3779b9u);
+	float radius = sqrt(-2.0 * log((float(a >> 8u) + 1.0) / 16777217.0));
+	float angle = 6.28318531 * float(b >> 8u) / 16777216.0;
+	return radius * vec2(cos(angle), sin(angle));
+}
+
+/** The light between pixels. */
+vec3 smoothly(vec2 at) {
+	vec3 behind = background();
+	ivec2 low = ivec2(floor(at));
+	vec2 part = at - vec2(low);
+	ivec2 last = textureSize(uSum, 0) - 1;
+	ivec2 from = clamp(low, ivec2(0), last);
+	if (part.x + part.y < 1e-4) return light(from, behind);
+	ivec2 to = clamp(low + 1, ivec2(0), last);
+	return mix(
+		mix(light(from, behind), light(ivec2(to.x, from.y), behind), part.x),
+		mix(light(ivec2(from.x, to.y), behind), light(to, behind), part.x),
+		part.y
+	);
+}
+
+void main() {
+	ivec2 at = ivec2(gl_FragCoord.xy);
+	uvec2 place = uvec2(at + uOrigin);
+	uint seed = hashed(place.x + hashed(place.y + hashed(uint(uSeed))));
+	vec2 one = normals(seed);
+	vec2 other = normals(seed + 1u);
+	vec3 electrons = smoothly((vec2(at) + 0.5) * uDrawn - 0.5) * uGain * uFullWell;
+	vec3 noise = sqrt(electrons + uReadNoise * uReadNoise) * vec3(one, other.x);
+	vec3 found = clamp((electrons + noise) / uFullWell, 0.0, 1.0);
+	vec3 curve = 1.055 * pow(max(found, vec3(1e-6)), vec3(1.0 / 2.4)) - 0.055;
+	colour = vec4(mix(curve, found * 12.92, step(found, vec3(0.0031308))), 1.0);
+}
+`;
+
+export const EXPOSE = /* glsl */ `
+${LIGHT}
+void main() { colour = vec4(light(ivec2(gl_FragCoord.xy), background()), 1.0); }
+`;
