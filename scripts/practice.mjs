@@ -7,9 +7,7 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { chromium } from '@playwright/test';
-import { pageScript } from '../tests/support/harnessScript.mjs';
-import { installChromium, installPackages } from './prepare.mjs';
+import { withPracticeCamera } from './practiceBrowser.mjs';
 
 const { values } = parseArgs({
 	options: {
@@ -19,8 +17,6 @@ const { values } = parseArgs({
 		into: { type: 'string', default: 'practice' }
 	}
 });
-installPackages();
-const executablePath = installChromium();
 const wanted = {
 	longSidePx: Number(values.px),
 	framesOfEach: Number(values.frames),
@@ -30,17 +26,7 @@ const folder = join(values.into, 'frames');
 rmSync(folder, { recursive: true, force: true });
 mkdirSync(folder, { recursive: true });
 
-const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
-try {
-	const page = await browser.newPage();
-	// what makes ids is only there in a page of a place that is trusted
-	await page.route('http://localhost/', (route) =>
-		route.fulfill({ contentType: 'text/html', body: '' })
-	);
-	await page.goto('http://localhost/');
-	await page.addScriptTag({ content: await pageScript('scripts/practicePage.ts') });
-	const call = (name, ...given) =>
-		page.evaluate(([method, all]) => globalThis.practice[method](...all), [name, given]);
+await withPracticeCamera(async (call) => {
 	const truth = await call('truth', wanted);
 	writeFileSync(join(values.into, 'truth.json'), JSON.stringify(truth));
 	for (const [roll, { title, frames }] of (await call('rolls', wanted)).entries()) {
@@ -53,6 +39,4 @@ try {
 		console.log(`${title}: ${frames} frames in ${seconds} s`);
 	}
 	console.log(`${truth.frames.length} frames in ${folder}, what is true of them beside it`);
-} finally {
-	await browser.close();
-}
+});

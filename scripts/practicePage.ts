@@ -3,6 +3,7 @@ import { rollsOf } from '../src/practice/day';
 import { develop } from '../src/practice/develop';
 import { framesOf, type RollOrder } from '../src/practice/roll';
 import { truthOf } from '../src/practice/truth';
+import { ASSUMED } from '../src/core/tables/spreads';
 import { Studio } from '../src/preview/render/studio';
 
 /** Runs in a page: the sample day, taken by the practice camera, for `npm run practice`. */
@@ -21,9 +22,10 @@ const ordersOf = (wanted: Wanted): RollOrder[] =>
 		...wanted,
 		shots: sampleDay(0).shots.map(({ shot, slot }) => ({
 			shot,
-			localMs: Date.parse(`${slot.startsAt}Z`)
+			localMs: Date.parse(`${slot.startsAt}Z`),
+			offsetMinutes: OFFSET_MINUTES
 		})),
-		offsetMinutes: OFFSET_MINUTES
+		spreads: ASSUMED
 	});
 
 const studio = new Studio(new OffscreenCanvas(1, 1));

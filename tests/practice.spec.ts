@@ -230,6 +230,7 @@ test.describe('the files', () => {
 		light: { mode: 'ambient', ev100: 6 },
 		choices: { fNumberExact: 2 ** 1.5 }
 	};
+	// EV 6 at f/2.8 and ISO 800 asks for 1/64 (APEX): a stop and a third more light than 1/160 lets in
 	const roll = { longSidePx: 600, seed: 1, frames: 1, own: { shutterS: 1 / 160, iso: 800 } };
 
 	test('are read by another program without a warning', async ({ lab }, info) => {
@@ -245,7 +246,7 @@ test.describe('the files', () => {
 			FNumber: 2.8,
 			ExposureTime: 1 / 160,
 			ISO: 800,
-			ExposureProgram: 3,
+			ExposureProgram: 1,
 			MeteringMode: 5,
 			Flash: 16,
 			Orientation: 1,
@@ -259,6 +260,11 @@ test.describe('the files', () => {
 		// 600 px on 36 mm: px per cm
 		expect(tags['FocalPlaneXResolution']).toBeCloseTo(600 / 3.6, 2);
 		expect(Object.keys(tags).filter((tag) => /serial|owner|gps/i.test(tag))).toEqual([]);
+	});
+
+	test('tell whether the shutter followed the light', async ({ lab }, info) => {
+		const planned = await read(lab, sketch, { ...roll, own: {} }, info);
+		expect(planned).toMatchObject({ ExposureProgram: 3, FNumber: 2.8 });
 	});
 
 	test('an upright frame lies as the sensor does, and says so; a flash has fired', async ({

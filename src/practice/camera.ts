@@ -11,13 +11,13 @@ import {
 	type Subject
 } from '../preview/scene';
 import { finenessOf } from './fineness';
-import { exposureGlimpses, lampPlaces, type Exposing } from './glimpses';
+import { exposureGlimpses, lampPlaces, type OpenShutter } from './glimpses';
 import { noiseOf, tilesOf, windowOf, type Tile } from './sensor';
 
 /** Exposes frames: draws what was released, as the sensor would have it. */
 
-/** A frame to expose. */
-export interface Exposure {
+/** A frame as it is exposed, before a pixel of it is drawn. */
+export interface LatentFrame {
 	readonly release: Release;
 	readonly settings: CameraSettings;
 	/** As held. */
@@ -46,17 +46,17 @@ const AT_ONCE = 4;
 /** The frame, drawn part by part on a canvas of its size. */
 export async function expose(
 	studio: Studio,
-	exposure: Exposure,
+	latent: LatentFrame,
 	{ breathe, tell }: Pauses
 ): Promise<OffscreenCanvas> {
-	const { release, settings, size, seed } = exposure;
+	const { release, settings, size, seed } = latent;
 	const whole = new OffscreenCanvas(size.widthPx, size.heightPx);
 	const context = whole.getContext('2d', { alpha: false });
 	if (!context) throw new LostGraphics('there is no memory for a picture of this size');
 	const noise = noiseOf(release.shot.body, settings.iso, size);
 	const tiles = tilesOf(size, TILE_PX);
 	for (const [i, tile] of tiles.entries()) {
-		const { picture, count } = beginTile(studio, exposure, tile);
+		const { picture, count } = beginTile(studio, latent, tile);
 		try {
 			while (picture.count < count) {
 				for (let k = 0; k < AT_ONCE; k++) picture.addSample();
@@ -78,48 +78,48 @@ export async function expose(
 /** A part of a frame, about to be drawn with so many glimpses. */
 export function beginTile(
 	studio: Studio,
-	exposure: Exposure,
+	latent: LatentFrame,
 	tile: Tile
 ): { readonly picture: Picture; readonly count: number } {
-	const { release, settings, seed } = exposure;
-	const subject = subjectOf(exposure, tile);
+	const { release, settings, seed } = latent;
+	const subject = subjectOf(latent, tile);
 	const { glimpses: count, coarseness } = finenessOf(subject);
 	const drawn = {
 		...subject,
 		widthPx: Math.ceil(subject.widthPx / coarseness),
 		heightPx: Math.ceil(subject.heightPx / coarseness)
 	};
-	const exposing: Exposing = {
+	const shutter: OpenShutter = {
 		setting: subject.setting,
 		pxPerMm: drawn.widthPx / subject.window.widthMm,
 		shutterS: settings.shutterS,
 		roomBelowStops: settings.roomBelowStops,
 		shakeMmPerS: release.shakeMmPerS
 	};
-	const glimpses = exposureGlimpses(exposing, count, seed + tile.left + tile.top);
-	const picture = studio.begin(drawn, { glimpses, lampShifts: lampPlaces(exposing) });
+	const glimpses = exposureGlimpses(shutter, count, seed + tile.left + tile.top);
+	const picture = studio.begin(drawn, { glimpses, lampShifts: lampPlaces(shutter) });
 	return { picture, count };
 }
 
 /** What a part of a frame is of. */
-export function subjectOf(exposure: Exposure, tile: Tile): Subject {
-	const { release, settings, size } = exposure;
+export function subjectOf(latent: LatentFrame, tile: Tile): Subject {
+	const { release, settings, size } = latent;
 	const { shot, focus } = release;
 	const { widthMm } = cameraPose(shot.camera, shot.body.sensor);
-	const scene = sceneOf(exposure);
+	const scene = sceneOf(latent);
 	return {
 		scene,
 		setting: { focus, fNumber: settings.fNumber, blades: shot.lens.blades },
 		window: windowOf(tile, size, widthMm / size.widthPx),
 		widthPx: tile.widthPx,
 		heightPx: tile.heightPx,
-		streakMm: streakMmOf(exposure, scene),
+		streakMm: streakMmOf(latent, scene),
 		showsDiffraction: false
 	};
 }
 
 /** How far anything moves on the sensor while the shutter is open, mm. */
-function streakMmOf({ release, settings }: Exposure, { figures }: PreviewScene): number {
+function streakMmOf({ release, settings }: LatentFrame, { figures }: PreviewScene): number {
 	const { shakeMmPerS, focus } = release;
 	const perS = figures.map(
 		({ acrossMPerS, head }) =>
@@ -129,7 +129,7 @@ function streakMmOf({ release, settings }: Exposure, { figures }: PreviewScene):
 }
 
 /** What stood before the camera, with lids and movement, in the light of the settings. */
-function sceneOf({ release, settings, charts = {} }: Exposure): PreviewScene {
+function sceneOf({ release, settings, charts = {} }: LatentFrame): PreviewScene {
 	const scene = previewOf(release.shot);
 	const { roomBelowStops, fNumber } = settings;
 	return {

@@ -1,5 +1,5 @@
 import type { Shot } from '$core/format/shot';
-import { ASSUMED, type Spreads } from '$core/tables/spreads';
+import type { Spreads } from '$core/tables/spreads';
 import type { RollOrder } from './roll';
 
 /** A practice day: each of its shots taken a few times, as files that follow one another. */
@@ -8,6 +8,8 @@ interface DayShot {
 	readonly shot: Shot;
 	/** Local time of its beginning, ms as if it were UTC. */
 	readonly localMs: number;
+	/** How far the place is ahead of UTC then, minutes. */
+	readonly offsetMinutes: number;
 }
 
 export interface DayOrder {
@@ -15,21 +17,14 @@ export interface DayOrder {
 	readonly framesOfEach: number;
 	readonly seed: number;
 	readonly longSidePx: number;
-	readonly offsetMinutes: number;
-	readonly spreads?: Spreads;
+	readonly spreads: Spreads;
 }
 
 /** Rolls of a seed have seeds of their own. */
 const SEEDS_A_DAY = 1000;
 
 /** One roll a shot; files are numbered through. */
-export function rollsOf({
-	shots,
-	framesOfEach,
-	seed,
-	spreads = ASSUMED,
-	...rest
-}: DayOrder): RollOrder[] {
+export function rollsOf({ shots, framesOfEach, seed, spreads, ...rest }: DayOrder): RollOrder[] {
 	return shots.map((one, i) => ({
 		...rest,
 		...one,

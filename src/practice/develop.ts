@@ -1,4 +1,4 @@
-import { expose, type Pauses } from './camera';
+import { expose, LostGraphics, type Pauses } from './camera';
 import type { Studio } from '../preview/render/studio';
 import { exifOf, withExif } from './exif';
 import type { PlannedFrame, RollOrder } from './roll';
@@ -28,10 +28,13 @@ export async function develop(
 	);
 	const isUpright = release.shot.camera.orientation === 'portrait';
 	const onSensor = isUpright ? laidDown(held) : held;
-	const jpeg = await onSensor.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
+	const jpeg = await onSensor.convertToBlob({ type: 'image/jpeg', quality: QUALITY }).catch(() => {
+		throw new LostGraphics('there is no memory for a picture of this size');
+	});
 	const exif = exifOf({
 		shot: order.shot,
 		settings,
+		isShutterSet: (order.own.shutterS ?? order.shot.choices.shutterS) !== undefined,
 		focusedM: release.focus.planeM,
 		size,
 		localMs,
@@ -45,7 +48,7 @@ function laidDown(upright: OffscreenCanvas): OffscreenCanvas {
 	const { width, height } = upright;
 	const level = new OffscreenCanvas(height, width);
 	const context = level.getContext('2d', { alpha: false });
-	if (!context) throw new Error('there is no memory to turn the picture');
+	if (!context) throw new LostGraphics('there is no memory to turn a picture of this size');
 	context.translate(height, 0);
 	context.rotate(Math.PI / 2);
 	context.drawImage(upright, 0, 0);

@@ -12,6 +12,8 @@ import type { PictureSize } from '../preview/scene';
 export interface FrameFacts {
 	readonly shot: Shot;
 	readonly settings: CameraSettings;
+	/** Whether the shutter was set by hand, so that it followed nothing. */
+	readonly isShutterSet: boolean;
 	/** Depth that the lens is focused on, m; infinite or negative where it is beyond infinity. */
 	readonly focusedM: number;
 	/** As held. */
@@ -56,6 +58,7 @@ function ascii(text: string): string {
 export function exifOf({
 	shot,
 	settings,
+	isShutterSet,
 	focusedM,
 	size,
 	localMs,
@@ -88,9 +91,7 @@ export function exifOf({
 				[tag.ExposureTime]: ofSeconds(engravedShutter(settings.shutterS)),
 				[tag.FNumber]: rational(engraved(settings.fNumber), 10),
 				[tag.ExposureProgram]:
-					settings.flashPower !== null || shot.choices.shutterS !== undefined
-						? MANUAL
-						: APERTURE_PRIORITY,
+					settings.flashPower !== null || isShutterSet ? MANUAL : APERTURE_PRIORITY,
 				[tag.ISOSpeedRatings]: iso,
 				[tag.SensitivityType]: STANDARD_OUTPUT_SENSITIVITY,
 				[tag.StandardOutputSensitivity]: iso,

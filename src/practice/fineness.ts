@@ -1,8 +1,6 @@
-import { defocusMm } from '$core/optics/blur';
-import { vergenceError } from '$core/optics/focus';
 import { dot, type Vec3 } from '$core/geometry/vector';
 import { MOST_SAMPLES } from '../preview/lens/aperture';
-import { samplesForDisc } from '../preview/lens/samples';
+import { discPx, samplesForDisc } from '../preview/lens/samples';
 import { outsideOf, reaches, type Outside } from '../preview/render/reach';
 import type { Figure, PreviewThing, Subject } from '../preview/scene';
 
@@ -64,9 +62,9 @@ export function finenessOf(subject: Subject): Fineness {
 	const forBesides = samplesForDisc(besides.most / BESIDES_APART_PX);
 	const mostBesides = figures.length > 0 ? MOST_BESIDES : MOST_ALONE;
 	const least = Math.min(faces.least, besides.least);
-	// discs of light have sharp edges, however wide they are
 	return {
 		glimpses: Math.min(MOST_SAMPLES, Math.max(low, moving, Math.min(mostBesides, forBesides))),
+		// discs of light have sharp edges, however wide they are
 		coarseness: shows('lights')
 			? 1
 			: Math.min(MOST_COARSENESS, Math.max(1, Math.floor(least / LEAST_DISC_DRAWN)))
@@ -91,13 +89,9 @@ const discsOfBody = (subject: Subject, { head, eyeHeightM, body }: Figure): Disc
 
 /** Blur between two depths: none where the focus lies between. */
 function discsBetween(subject: Subject, nearM: number, farM: number): Discs {
-	const { setting, window, widthPx } = subject;
-	const { focus, fNumber } = setting;
+	const { focus } = subject.setting;
 	if (farM <= 0) return NOTHING;
-	const discPx = (depthM: number) =>
-		(defocusMm(focus, fNumber, vergenceError(focus, Math.max(depthM, 0.1), 1)) * widthPx) /
-		window.widthMm;
-	const ends = [discPx(nearM), discPx(farM)];
+	const ends = [discPx(subject, nearM, 1), discPx(subject, farM, 1)];
 	const isWithin = focus.fieldBend !== 0 || (focus.planeM > nearM && focus.planeM < farM);
 	return { least: isWithin ? 0 : Math.min(...ends), most: Math.max(...ends) };
 }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { evenly } from '$core/numeric/evenly';
 import { focusAt } from '$core/optics/focus';
-import { airyQuantile, exposureGlimpses, lampPlaces, type Exposing } from './glimpses';
+import { airyQuantile, exposureGlimpses, lampPlaces, type OpenShutter } from './glimpses';
 
-const still: Exposing = {
+const still: OpenShutter = {
 	setting: { focus: focusAt({ focalMm: 50, fieldBend: 0 }, 2), fNumber: 4, blades: 0 },
 	pxPerMm: 100,
 	shutterS: 1 / 50,

@@ -8,7 +8,7 @@ import { evenDither, type Glimpse } from '../preview/lens/glimpse';
 import type { LensSetting } from '../preview/scene';
 
 /** What happens while the shutter is open, as far as each glimpse of it depends on that. */
-export interface Exposing {
+export interface OpenShutter {
 	readonly setting: LensSetting;
 	readonly pxPerMm: number;
 	readonly shutterS: number;
@@ -22,8 +22,8 @@ export interface Exposing {
  * Looks through the lens spread over everything that blurs a frame: the opening, the pixel, the time that
  * the shutter is open, and the Airy pattern. Each of these is filled evenly, in an order of its own.
  */
-export function exposureGlimpses(exposing: Exposing, count: number, seed: number): Glimpse[] {
-	const { setting, pxPerMm, shakeMmPerS } = exposing;
+export function exposureGlimpses(shutter: OpenShutter, count: number, seed: number): Glimpse[] {
+	const { setting, pxPerMm, shakeMmPerS } = shutter;
 	const random = new Random(seed);
 	const evenlyMixed = () => shuffled(evenly(count), random);
 	const [acrossPixel, upPixel, moments, rings, angles] = [
@@ -36,7 +36,7 @@ export function exposureGlimpses(exposing: Exposing, count: number, seed: number
 	const airyPx = airyUnitMm(setting) * pxPerMm;
 	return pupilPoints(count, setting.blades).map((pupil, i) => {
 		const at = (values: Float64Array) => values[i] as number;
-		const timeS = momentOf(at(moments), exposing);
+		const timeS = momentOf(at(moments), shutter);
 		const radiusPx = airyQuantile(at(rings)) * airyPx;
 		const angle = 2 * Math.PI * at(angles);
 		return {
@@ -52,8 +52,8 @@ export function exposureGlimpses(exposing: Exposing, count: number, seed: number
 }
 
 /** Places that a point of light passes on the sensor, px, no farther apart than a pixel. */
-export function lampPlaces(exposing: Exposing): Glimpse['shiftPx'][] {
-	const { pxPerMm, shutterS, shakeMmPerS } = exposing;
+export function lampPlaces(shutter: OpenShutter): Glimpse['shiftPx'][] {
+	const { pxPerMm, shutterS, shakeMmPerS } = shutter;
 	const lengthPx = Math.hypot(shakeMmPerS.x, shakeMmPerS.y) * shutterS * pxPerMm;
 	return [...evenly(Math.max(1, Math.ceil(lengthPx)))].map((share) => ({
 		x: shakeMmPerS.x * (share - 0.5) * shutterS * pxPerMm,
@@ -65,7 +65,7 @@ export function lampPlaces(exposing: Exposing): Glimpse['shiftPx'][] {
  * When some of the light came, s from the middle of the exposure: evenly while the shutter is open; under
  * flash only the room's share of it, w = 1 / (1 + 2^B), the rest while the flash burns.
  */
-function momentOf(share: number, { shutterS, roomBelowStops }: Exposing): number {
+function momentOf(share: number, { shutterS, roomBelowStops }: OpenShutter): number {
 	if (roomBelowStops === null) return (share - 0.5) * shutterS;
 	const ofRoom = 1 / (1 + 2 ** roomBelowStops);
 	return share < ofRoom

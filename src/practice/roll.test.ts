@@ -54,13 +54,13 @@ describe('a roll', () => {
 		const { shot, localMs } = order;
 		const rolls = rollsOf({
 			shots: [
-				{ shot, localMs },
-				{ shot, localMs: localMs + 600_000 }
+				{ shot, localMs, offsetMinutes: 0 },
+				{ shot, localMs: localMs + 600_000, offsetMinutes: 0 }
 			],
 			framesOfEach: 6,
 			seed: 2,
 			longSidePx: 1200,
-			offsetMinutes: 0
+			spreads: ASSUMED
 		});
 		expect(rolls.map(({ firstNumber }) => firstNumber)).toEqual([1, 7]);
 		const names = rolls.flatMap((roll) => framesOf(roll)).map(({ name }) => name);

@@ -10,7 +10,7 @@ import { answerTo, type Answered, type Asked } from './work';
 
 const SECOND = 1000;
 const BOUNDS = {
-	hands: Math.max(2, availableParallelism()),
+	threads: Math.max(2, availableParallelism()),
 	mostWaiting: 200,
 	mostWaitingBytes: 64 * 1024 * 1024,
 	mostMs: {
@@ -34,7 +34,7 @@ const busy = (headers: Record<string, string> = {}) =>
 		{ 'retry-after': RETRY_AFTER_S, ...headers }
 	);
 
-/** Where the built server finds its hands; not there in development and in tests of single routes. */
+/** Where the built server finds its threads; not there in development and in tests of single routes. */
 const script = process.env['FOCALIS_WORKER'];
 const pool = script ? new Pool(() => new Worker(new URL(script)), BOUNDS) : null;
 

@@ -10,7 +10,7 @@ const MOST_DRAINED = 64 * 1024 * 1024;
 let open = 0;
 let openBytes = 0;
 
-export type Body =
+export type SentBody =
 	| { readonly kind: 'read'; readonly bytes: Uint8Array }
 	/** Larger than it may be; slower than it may be; or too much is being read already. */
 	| { readonly kind: 'too-large' | 'too-slow' | 'busy' };
@@ -24,7 +24,7 @@ export async function readBody(
 	request: Request,
 	mostBytes: number,
 	mostMs = MOST_MS
-): Promise<Body> {
+): Promise<SentBody> {
 	if (open >= MOST_OPEN) return { kind: 'busy' };
 	open += 1;
 	const chunks: Uint8Array[] = [];

@@ -1,9 +1,9 @@
 import { describe, expect, it, vi } from 'vitest';
-import { Busy, Pool, TooLong, type Bounds, type Hand } from './pool';
+import { Busy, Pool, TooLong, type Bounds, type Thread } from './pool';
 import type { Answered, Asked } from './work';
 
-/** A hand that answers when it is told to. */
-class SlowHand implements Hand {
+/** A thread that answers when it is told to. */
+class SlowThread implements Thread {
 	asked: Asked | null = null;
 	isTerminated = false;
 	readonly #heard: ((answered: Answered) => void)[] = [];
@@ -31,24 +31,24 @@ class SlowHand implements Hand {
 }
 
 const BOUNDS: Bounds = {
-	hands: 2,
+	threads: 2,
 	mostWaiting: 3,
 	mostWaitingBytes: 100,
 	mostMs: { plan: 1e6, 'plan-with-advice': 1e6, batch: 1e6, odds: 1e6 }
 };
 
 function somePool(more: Partial<Bounds> = {}) {
-	const hands: SlowHand[] = [];
+	const threads: SlowThread[] = [];
 	const pool = new Pool(
 		() => {
-			const hand = new SlowHand();
-			hands.push(hand);
-			return hand;
+			const thread = new SlowThread();
+			threads.push(thread);
+			return thread;
 		},
 		{ ...BOUNDS, ...more }
 	);
-	const hand = (i: number) => hands[i] ?? new SlowHand();
-	return { pool, hands, hand };
+	const thread = (i: number) => threads[i] ?? new SlowThread();
+	return { pool, threads, thread };
 }
 
 const asks = (kind: Asked['kind'] = 'plan', length = 1): Asked => ({
@@ -57,17 +57,17 @@ const asks = (kind: Asked['kind'] = 'plan', length = 1): Asked => ({
 });
 
 describe('the pool', () => {
-	it('has as many at work as it has hands; the next one begins when one is done', async () => {
-		const { pool, hands, hand } = somePool();
+	it('has as many at work as it has threads; the next one begins when one is done', async () => {
+		const { pool, threads, thread } = somePool();
 		const [first, second, third] = [pool.run(asks()), pool.run(asks()), pool.run(asks('odds'))];
-		expect(hands).toHaveLength(2);
-		hand(1).answer('second');
+		expect(threads).toHaveLength(2);
+		thread(1).answer('second');
 		expect(await second).toMatchObject({ body: 'second' });
-		expect(hand(1).asked?.kind).toBe('odds');
-		hand(1).answer('third');
-		hand(0).answer('first');
+		expect(thread(1).asked?.kind).toBe('odds');
+		thread(1).answer('third');
+		thread(0).answer('first');
 		expect([(await first).body, (await third).body]).toEqual(['first', 'third']);
-		expect(hands).toHaveLength(2);
+		expect(threads).toHaveLength(2);
 	});
 
 	it('a queue has an end, in number and in bytes', async () => {
@@ -80,20 +80,20 @@ describe('the pool', () => {
 		await expect(other.run(asks('plan', 60))).rejects.toBeInstanceOf(Busy);
 	});
 
-	it('one hand is always left for what is short', () => {
-		const { pool, hands, hand } = somePool();
+	it('one thread is always left for what is short', () => {
+		const { pool, threads, thread } = somePool();
 		void pool.run(asks('batch'));
 		void pool.run(asks('batch'));
 		void pool.run(asks('plan'));
-		expect(hands.map(({ asked }) => asked?.kind)).toEqual(['batch', 'plan']);
-		hand(1).answer();
-		expect(hands).toHaveLength(2);
-		hand(0).answer();
-		expect(hands.map(({ asked }) => asked?.kind)).toContain('batch');
+		expect(threads.map(({ asked }) => asked?.kind)).toEqual(['batch', 'plan']);
+		thread(1).answer();
+		expect(threads).toHaveLength(2);
+		thread(0).answer();
+		expect(threads.map(({ asked }) => asked?.kind)).toContain('batch');
 	});
 
 	it('gives up what nobody waits for any more, at work or waiting', async () => {
-		const { pool, hands, hand } = somePool({ hands: 1 });
+		const { pool, threads, thread } = somePool({ threads: 1 });
 		const control = new AbortController();
 		const working = pool.run(asks(), control.signal);
 		const waiting = pool.run(asks('odds'), control.signal);
@@ -101,44 +101,44 @@ describe('the pool', () => {
 		control.abort(new Error('gone'));
 		await expect(working).rejects.toThrow('gone');
 		await expect(waiting).rejects.toThrow('gone');
-		expect(hand(0).isTerminated).toBe(true);
-		// another hand goes on with what is left; a late word of the first is nobody's
-		const last = hand(hands.length - 1);
+		expect(thread(0).isTerminated).toBe(true);
+		// another thread goes on with what is left; a late word of the first is nobody's
+		const last = thread(threads.length - 1);
 		expect(last.asked?.kind).toBe('plan-with-advice');
-		hand(0).answer('late');
+		thread(0).answer('late');
 		last.answer('right');
 		expect((await other).body).toBe('right');
 	});
 
 	it('what takes too long is given up', async () => {
 		vi.useFakeTimers();
-		const { pool, hand } = somePool({ hands: 1 });
+		const { pool, thread } = somePool({ threads: 1 });
 		const long = pool.run(asks());
 		const refused = expect(long).rejects.toBeInstanceOf(TooLong);
 		vi.advanceTimersByTime(1e6 + 1);
 		await refused;
-		expect(hand(0).isTerminated).toBe(true);
+		expect(thread(0).isTerminated).toBe(true);
 		vi.useRealTimers();
 	});
 
-	it('a hand that dies at rest is not asked again', async () => {
-		const { pool, hand } = somePool({ hands: 1 });
+	it('a thread that dies at rest is not asked again', async () => {
+		const { pool, thread } = somePool({ threads: 1 });
 		const first = pool.run(asks());
-		hand(0).answer();
+		thread(0).answer();
 		await first;
-		hand(0).fail();
+		thread(0).fail();
 		const second = pool.run(asks('odds'));
-		expect(hand(1).asked?.kind).toBe('odds');
-		hand(1).answer('fine');
+		expect(thread(1).asked?.kind).toBe('odds');
+		thread(1).answer('fine');
 		expect((await second).body).toBe('fine');
 	});
 
-	it('a hand that dies takes its own task with it and no other', async () => {
-		const { pool, hand } = somePool({ hands: 1 });
+	it('a thread that dies takes its own task with it and no other', async () => {
+		const { pool, thread } = somePool({ threads: 1 });
 		const [lost, next] = [pool.run(asks()), pool.run(asks())];
-		hand(0).fail();
+		thread(0).fail();
 		await expect(lost).rejects.toThrow('out of memory');
-		hand(1).answer('fine');
+		thread(1).answer('fine');
 		expect((await next).body).toBe('fine');
 	});
 });

@@ -5,8 +5,8 @@ export class Busy extends Error {}
 /** This takes longer than one request may. */
 export class TooLong extends Error {}
 
-/** Somebody who works, as far as the pool knows: a thread of Node's, or a stand-in in tests. */
-export interface Hand {
+/** A thread of Node's as far as the pool knows it; tests give a stand-in. */
+export interface Thread {
 	postMessage(asked: Asked): void;
 	on(event: 'message', heard: (answered: Answered) => void): unknown;
 	on(event: 'error', heard: (error: Error) => void): unknown;
@@ -17,7 +17,7 @@ export interface Hand {
 
 export interface Bounds {
 	/** How many work at a time. */
-	readonly hands: number;
+	readonly threads: number;
 	/** How many may wait, and how many bytes of them. */
 	readonly mostWaiting: number;
 	readonly mostWaitingBytes: number;
@@ -33,19 +33,19 @@ interface Task {
 
 /**
  * Works requests out beside the server's own thread, so many at a time; the others wait in a queue that has
- * an end. A task whose client has gone, or that takes too long, is given up with the hand that works on it.
+ * an end. A task whose client has gone, or that takes too long, is given up with the thread that works on it.
  */
 export class Pool {
-	readonly #start: () => Hand;
+	readonly #start: () => Thread;
 	readonly #bounds: Bounds;
-	#idle: Hand[] = [];
-	readonly #working = new Map<Task, Hand>();
+	#idle: Thread[] = [];
+	readonly #working = new Map<Task, Thread>();
 	#waiting: Task[] = [];
 	readonly #timers = new Map<Task, ReturnType<typeof setTimeout>>();
-	/** What each hand's next word means. */
-	readonly #heard = new WeakMap<Hand, (answered: Answered | Error) => void>();
+	/** What each thread's next word means. */
+	readonly #heard = new WeakMap<Thread, (answered: Answered | Error) => void>();
 
-	constructor(start: () => Hand, bounds: Bounds) {
+	constructor(start: () => Thread, bounds: Bounds) {
 		this.#start = start;
 		this.#bounds = bounds;
 	}
@@ -74,11 +74,11 @@ export class Pool {
 		});
 	}
 
-	/** Begins what can be begun: one hand is always left for what is short. */
+	/** Begins what can be begun: one thread is always left for what is short. */
 	#next(): void {
-		while (this.#working.size < this.#bounds.hands) {
+		while (this.#working.size < this.#bounds.threads) {
 			const batches = [...this.#working.keys()].filter(({ asked }) => asked.kind === 'batch');
-			const hasRoom = batches.length < Math.max(1, this.#bounds.hands - 1);
+			const hasRoom = batches.length < Math.max(1, this.#bounds.threads - 1);
 			const task = this.#waiting.find(({ asked }) => hasRoom || asked.kind !== 'batch');
 			if (!task) return;
 			this.#waiting = this.#waiting.filter((one) => one !== task);
@@ -87,27 +87,27 @@ export class Pool {
 	}
 
 	#begin(task: Task): void {
-		const hand = this.#idle.pop() ?? this.#engage();
-		this.#working.set(task, hand);
+		const thread = this.#idle.pop() ?? this.#engage();
+		this.#working.set(task, thread);
 		const tooLong = new TooLong('this takes longer than one request may');
 		const timer = setTimeout(
 			() => this.#giveUp(task, tooLong),
 			this.#bounds.mostMs[task.asked.kind]
 		);
 		this.#timers.set(task, timer);
-		this.#heard.set(hand, (answered) => {
+		this.#heard.set(thread, (answered) => {
 			this.#stopClock(task);
 			this.#working.delete(task);
 			if (answered instanceof Error) {
-				void hand.terminate();
+				void thread.terminate();
 				task.reject(answered);
 			} else {
-				this.#idle.push(hand);
+				this.#idle.push(thread);
 				task.resolve(answered);
 			}
 			this.#next();
 		});
-		hand.postMessage(task.asked);
+		thread.postMessage(task.asked);
 	}
 
 	#stopClock(task: Task): void {
@@ -115,32 +115,32 @@ export class Pool {
 		this.#timers.delete(task);
 	}
 
-	#engage(): Hand {
-		const hand = this.#start();
+	#engage(): Thread {
+		const thread = this.#start();
 		const hear = (answered: Answered | Error) => {
 			// one that died at rest is not asked again
-			if (answered instanceof Error) this.#idle = this.#idle.filter((one) => one !== hand);
-			const heard = this.#heard.get(hand);
-			this.#heard.delete(hand);
+			if (answered instanceof Error) this.#idle = this.#idle.filter((one) => one !== thread);
+			const heard = this.#heard.get(thread);
+			this.#heard.delete(thread);
 			heard?.(answered);
 		};
-		hand.on('message', hear);
-		hand.on('error', hear);
-		hand.unref();
-		return hand;
+		thread.on('message', hear);
+		thread.on('error', hear);
+		thread.unref();
+		return thread;
 	}
 
 	#giveUp(task: Task, why: Error): void {
-		const hand = this.#working.get(task);
+		const thread = this.#working.get(task);
 		const isWaiting = this.#waiting.includes(task);
-		if (!hand && !isWaiting) return;
+		if (!thread && !isWaiting) return;
 		this.#waiting = this.#waiting.filter((one) => one !== task);
 		this.#working.delete(task);
 		this.#stopClock(task);
 		// what it computes cannot be interrupted: another one is engaged when it is needed
-		if (hand) {
-			this.#heard.delete(hand);
-			void hand.terminate();
+		if (thread) {
+			this.#heard.delete(thread);
+			void thread.terminate();
 		}
 		task.reject(why);
 		this.#next();

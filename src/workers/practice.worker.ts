@@ -1,6 +1,7 @@
 import { develop, type PracticeFile } from '../practice/develop';
 import { LostGraphics } from '../practice/camera';
 import { framesOf, type RollOrder } from '../practice/roll';
+import { sizeOf } from '../practice/sensor';
 import { Studio } from '../preview/render/studio';
 import { serve } from './protocol';
 
@@ -36,20 +37,19 @@ serve<PracticeQuestions>({
 	async roll({ order, from }, { tell, breathe }) {
 		try {
 			studio ??= new Studio(new OffscreenCanvas(1, 1));
-			const smallOrder = { ...order, longSidePx: Math.min(SMALL_PX, order.longSidePx) };
-			const smallFrames = framesOf(smallOrder);
+			const { body, camera } = order.shot;
+			const small = sizeOf(body, camera, Math.min(SMALL_PX, order.longSidePx));
 			for (const [index, frame] of framesOf(order).entries()) {
-				const smallFrame = smallFrames[index];
-				if (index < from || !smallFrame) continue;
+				if (index < from) continue;
 				// there in a moment, so that one sees what is coming
 				const quiet = { breathe, tell: () => undefined };
-				const { jpeg: small } = await develop(studio, smallOrder, smallFrame, quiet);
-				tell({ kind: 'small', index, small });
+				const { jpeg: first } = await develop(studio, order, { ...frame, size: small }, quiet);
+				tell({ kind: 'small', index, small: first });
 				const file = await develop(studio, order, frame, {
 					breathe,
 					tell: (share) => tell({ kind: 'share', index, share })
 				});
-				tell({ kind: 'frame', index, small, ...file });
+				tell({ kind: 'frame', index, small: first, ...file });
 			}
 			return undefined;
 		} catch (error) {

@@ -1,9 +1,10 @@
 import { readShot } from '$core/format/shotFile';
 import type { ShotInput } from '$core/format/shot';
-import { facesOf, type LandmarkTruth } from '$core/odds/truth';
+import type { FaceTruth } from '$core/format/practiceTruth';
+import { facesOf } from '$core/odds/truth';
 import type { Landmark } from '$core/tables/landmarks';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
-import { beginTile, LostGraphics, subjectOf, type Exposure } from '../../src/practice/camera';
+import { beginTile, LostGraphics, subjectOf, type LatentFrame } from '../../src/practice/camera';
 import { develop } from '../../src/practice/develop';
 import { framesOf, type PlannedFrame, type RollOrder } from '../../src/practice/roll';
 import { noiseOf, type Tile } from '../../src/practice/sensor';
@@ -67,11 +68,11 @@ interface Patch {
 }
 
 /** Green light of a square of a frame, rows from the top. */
-function patchOf(exposure: Exposure, tile: Tile, isSharp: boolean): Patch {
+function patchOf(latent: LatentFrame, tile: Tile, isSharp: boolean): Patch {
 	const studio = theStudio();
 	const { picture, count } = isSharp
-		? beginSharp(studio, exposure, tile)
-		: beginTile(studio, exposure, tile);
+		? beginSharp(studio, latent, tile)
+		: beginTile(studio, latent, tile);
 	while (picture.count < count) picture.addSample();
 	const all = picture.linear();
 	picture.dispose();
@@ -86,10 +87,10 @@ function patchOf(exposure: Exposure, tile: Tile, isSharp: boolean): Patch {
 }
 
 /** The same through a pin-hole in a moment: nothing is blurred but by the pixel. */
-function beginSharp(studio: Studio, exposure: Exposure, tile: Tile) {
+function beginSharp(studio: Studio, latent: LatentFrame, tile: Tile) {
 	const pupil = { x: 0, y: 0 };
 	const glimpses = stillGlimpses(MOST_SAMPLES, 0).map((one) => ({ ...one, pupil }));
-	return { picture: studio.begin(subjectOf(exposure, tile), { glimpses }), count: MOST_SAMPLES };
+	return { picture: studio.begin(subjectOf(latent, tile), { glimpses }), count: MOST_SAMPLES };
 }
 
 /** Weights of a disc drawn out along a line, in pixels around the middle. */
@@ -164,7 +165,7 @@ function least(of: (value: number) => number, low: number, high: number): number
 	return (a + b) / 2;
 }
 
-function markOf(frame: PlannedFrame, mark: Mark): LandmarkTruth {
+function markOf(frame: PlannedFrame, mark: Mark): FaceTruth['landmarks'][number] {
 	const face = facesOf(frame.release, frame.settings).find((one) => one.personId === mark.personId);
 	const found = face?.landmarks.find((one) => one.landmark === mark.landmark);
 	if (!found) throw new Error('no such mark');
@@ -182,8 +183,8 @@ function plannedFrame(input: ShotInput, roll: Roll, index: number) {
 	const frame = framesOf(order)[index];
 	if (!frame) throw new Error('no such frame');
 	const { release, settings, size } = frame;
-	const exposure: Exposure = { release, settings, size, seed: order.seed, charts: order.charts };
-	return { order, frame, exposure };
+	const latent: LatentFrame = { release, settings, size, seed: order.seed, charts: order.charts };
+	return { order, frame, latent };
 }
 
 export const practiceLab = {
@@ -210,7 +211,7 @@ export const practiceLab = {
 
 	/** The disc and the streak that best turn the sharp face into the one in the frame. */
 	blur(input: ShotInput, roll: Roll, mark: Mark): MeasuredBlur {
-		const { order, frame, exposure } = plannedFrame(input, roll, mark.frame);
+		const { order, frame, latent } = plannedFrame(input, roll, mark.frame);
 		const { size } = frame;
 		const truth = markOf(frame, mark);
 		const pxPerMm = Math.max(size.widthPx, size.heightPx) / order.shot.body.sensor.widthMm;
@@ -221,8 +222,8 @@ export const practiceLab = {
 			widthPx: side,
 			heightPx: side
 		};
-		const blurred = patchOf(exposure, tile, false);
-		const sharp = patchOf(exposure, tile, true);
+		const blurred = patchOf(latent, tile, false);
+		const sharp = patchOf(latent, tile, true);
 		const angle = Math.atan2(truth.streakMm.y, truth.streakMm.x);
 		const trueDiscPx = truth.blurMm * pxPerMm;
 		const trueStreakPx = Math.hypot(truth.streakMm.x, truth.streakMm.y) * pxPerMm;
@@ -243,10 +244,10 @@ export const practiceLab = {
 
 	/** Mean and spread of the light of each colour in a part of a frame, as the sensor has it. */
 	sensed(input: ShotInput, roll: Roll, frame: number, tile: Tile) {
-		const { order, exposure } = plannedFrame(input, roll, frame);
-		const { settings, size } = exposure;
+		const { order, latent } = plannedFrame(input, roll, frame);
+		const { settings, size } = latent;
 		const studio = theStudio();
-		const { picture, count } = beginTile(studio, exposure, tile);
+		const { picture, count } = beginTile(studio, latent, tile);
 		while (picture.count < count) picture.addSample();
 		const noise = noiseOf(order.shot.body, settings.iso, size);
 		const place = { left: tile.left, bottom: size.heightPx - tile.top - tile.heightPx };
@@ -270,7 +271,7 @@ export const practiceLab = {
 
 	/** Middle of what is dark in a square of a frame, px from the top left of the frame. */
 	darkMiddle(input: ShotInput, roll: Roll, frame: number, tile: Tile, limit: number) {
-		const { light, side } = patchOf(plannedFrame(input, roll, frame).exposure, tile, false);
+		const { light, side } = patchOf(plannedFrame(input, roll, frame).latent, tile, false);
 		let [weight, sumX, sumY] = [0, 0, 0];
 		light.forEach((value, i) => {
 			const dark = Math.max(0, limit - value);

@@ -8,6 +8,7 @@ import { LANDMARK_NAMES } from '../tables/landmarks';
 
 const Pair = z.strictObject({ x: z.number(), y: z.number() });
 
+/** What is true of a face: what a measurement of its pixels should find. */
 const FaceTruthSchema = z.strictObject({
 	personId: z.string(),
 	isShut: z.boolean(),
@@ -16,8 +17,10 @@ const FaceTruthSchema = z.strictObject({
 			landmark: z.enum(LANDMARK_NAMES),
 			...Pair.shape,
 			depthM: z.number(),
+			/** Diameter of the disc from defocus alone, and with diffraction, mm on the sensor. */
 			defocusMm: z.number(),
 			blurMm: z.number(),
+			/** What motion and shake draw it out by, mm to the right and up. */
 			streakMm: Pair
 		})
 	)
@@ -49,4 +52,5 @@ export const PracticeTruthSchema = z.strictObject({
 	)
 });
 
+export type FaceTruth = z.output<typeof FaceTruthSchema>;
 export type PracticeTruth = z.output<typeof PracticeTruthSchema>;

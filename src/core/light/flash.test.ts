@@ -1,18 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { BODIES } from '$data/kit';
+import { flash, steady } from '$tests/support/flash';
 import { ahead, shotOf } from '$tests/support/shots';
 import { solve } from '$tests/support/solved';
 import { flashExposure, secondPower } from './exposure';
 
 const body = BODIES.fullFrame24;
-const flash = {
-	mode: 'flash',
-	guideNumberM: 36,
-	distanceM: 3,
-	ambientEv100: 5,
-	leastPower: 1 / 128
-} as const;
-const steady = { isoRule: undefined, shutterS: undefined, isTooSlow: () => false };
 
 describe('a flash through something, and a second one', () => {
 	const power = (more: { lossStops?: number; distanceM?: number }) =>

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Body } from '../format/shot';
 import { describe, expect, it } from 'vitest';
 import { BODIES, LENSES } from '$data/kit';
+import { flash, steady } from '$tests/support/flash';
 import { ahead, person, planOf, shotOf } from '$tests/support/shots';
 import { engravedIso, engravedShutter } from './dials';
 import { LIGHT_WORDS, powerWords, shutterWords } from '$words/light';
@@ -11,14 +12,6 @@ import { ambientExposure, flashExposure } from './exposure';
 import { handsFloor, motionFloor } from './shutterFloor';
 
 const body = BODIES.fullFrame24;
-const flash = {
-	mode: 'flash',
-	guideNumberM: 36,
-	distanceM: 3,
-	ambientEv100: 5,
-	leastPower: 1 / 128
-} as const;
-const steady = { isoRule: undefined, shutterS: undefined, isTooSlow: () => false };
 
 describe('exposure value', () => {
 	it.each([

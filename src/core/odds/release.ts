@@ -1,8 +1,9 @@
 import type { Shot } from '../format/shot';
-import { focusedAt, type FocusedOptic } from '../optics/focus';
+import { focusAt, focusedAt, type FocusedOptic } from '../optics/focus';
 import { along } from '../geometry/vector';
 import { Random } from '../numeric/random';
 import type { Take } from '../study/candidate';
+import { worstWideOpen } from '../study/candidates';
 import type { Scene } from '../study/scene';
 import type { CameraSettings } from '../study/settings';
 import { takenByCamera } from '../study/leftToItself';
@@ -126,10 +127,11 @@ const BEHIND_M = 3;
 
 /**
  * Where the lens is focused in a frame that the camera focused on something else, mm: what it would
- * take when left to itself, or else as often a hand or a shoulder as what lies behind.
+ * take when left to itself, or else as often a hand or a shoulder as what lies behind; the other of
+ * the two where the first would have left everybody sharp, since such a frame counts as lost.
  */
 function imageElsewhere(take: Take, accidents: Accidents, set: FrameSet, random: Random): number {
-	const { scene, candidate } = take;
+	const { scene, candidate, fNumber } = take;
 	const { focusBy } = scene.shot.choices;
 	const { depthM } = candidate.seen;
 	const [nearM, farM] = BEFORE_M;
@@ -145,8 +147,13 @@ function imageElsewhere(take: Take, accidents: Accidents, set: FrameSet, random:
 		depthM
 	);
 	const behindM = behind.length > 0 ? Math.min(...behind) : lastM + BEHIND_M;
-	const chosenM = left?.depthM ?? (isBefore ? beforeM : behindM);
-	const planeM = Math.max(chosenM, scene.shot.lens.closestFocusM);
+	const within = (depthM: number) => Math.max(depthM, scene.shot.lens.closestFocusM);
+	const places = [
+		...(left ? [left.depthM] : []),
+		...(isBefore ? [beforeM, behindM] : [behindM, beforeM])
+	].map(within);
+	const misses = (planeM: number) => worstWideOpen(scene, focusAt(scene.optic, planeM)) > fNumber;
+	const planeM = places.find(misses) ?? (places[0] as number);
 	const error = accidents.imageMm - imageOf(set.conditions, set.conditions.planeM);
 	return imageOf(set.conditions, planeM) + error;
 }

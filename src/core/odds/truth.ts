@@ -1,29 +1,10 @@
 import { landmarkPoint, placeHead } from '../anatomy/head';
 import { cameraPose, framePoint, seenFrom } from '../geometry/camera';
 import { combinedBlurMm, defocusAt, diffractionMm } from '../optics/blur';
-import { LANDMARK_NAMES, type Landmark } from '../tables/landmarks';
+import type { FaceTruth } from '../format/practiceTruth';
+import { LANDMARK_NAMES } from '../tables/landmarks';
 import type { CameraSettings } from '../study/settings';
 import type { Release } from './release';
-
-/** What is true of the faces in one frame: what a measurement of its pixels should find. */
-export interface FaceTruth {
-	readonly personId: string;
-	readonly isShut: boolean;
-	readonly landmarks: readonly LandmarkTruth[];
-}
-
-export interface LandmarkTruth {
-	readonly landmark: Landmark;
-	/** Shares of the frame as held, from the top left. */
-	readonly x: number;
-	readonly y: number;
-	readonly depthM: number;
-	/** Diameter of the disc from defocus alone, and with diffraction, mm on the sensor. */
-	readonly defocusMm: number;
-	readonly blurMm: number;
-	/** What motion and shake draw it out by, mm to the right and up. */
-	readonly streakMm: { readonly x: number; readonly y: number };
-}
 
 /** The faces of a release: every landmark, whether it can be seen or not. */
 export function facesOf(

@@ -73,12 +73,10 @@ describe('a head from its landmarks', () => {
 			fc.property(heads, degreesWithin(15), fc.boolean(), (held, tiltDeg, isUpright) => {
 				const found = photographed(held, tiltDeg, isUpright);
 				const fitted = fitHead(found, FOCAL_PX, 'adult');
-				const eyes = found.filter(({ landmark }) => landmark.endsWith('eye'));
 				const tilt = (tiltDeg * Math.PI) / 180;
 				const depthM = held.z * Math.cos(tilt) + (held.y - 1.6) * Math.sin(tilt);
 				expect(fitted?.depthM).toBeCloseTo(depthM, 6);
 				expect(fitted?.offPx).toBeLessThan(1e-6);
-				expect(eyes).toHaveLength(2);
 			}),
 			{ numRuns: 40 }
 		);

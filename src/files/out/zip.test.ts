@@ -20,6 +20,26 @@ describe('a ZIP', () => {
 		expect(strFromU8(found['two.jpg'] ?? new Uint8Array())).toBe('what is in two.jpg');
 	});
 
+	it('asks its source for no more than is read, and stops it with the reader', async () => {
+		let [given, isStopped] = [0, false];
+		async function* files() {
+			try {
+				for (;;) {
+					given += 1;
+					await Promise.resolve();
+					yield { name: `${given}.jpg`, content: new Blob(['x'.repeat(1000)]) };
+				}
+			} finally {
+				isStopped = true;
+			}
+		}
+		const reader = zipped(files()).getReader();
+		for (let i = 0; i < 6; i++) await reader.read();
+		expect(given).toBeLessThan(5);
+		await reader.cancel();
+		expect(isStopped).toBe(true);
+	});
+
 	it('fails when its source does, instead of being cut short', async () => {
 		async function* broken() {
 			yield { name: 'one', content: new Blob(['1']) };

@@ -22,16 +22,22 @@
 
 	const frame = $derived(frames[looked] ?? frames[0]);
 	/** Address of the file itself; the small picture until it is there. */
-	const address = $derived(frame?.taken ? URL.createObjectURL(frame.taken.jpeg) : '');
+	let address = $state('');
 	$effect(() => {
-		const given = address;
+		const file = frame?.taken?.jpeg;
+		const given = file ? URL.createObjectURL(file) : '';
+		address = given;
 		return () => URL.revokeObjectURL(given);
 	});
+	/** Whether the place that is looked at was chosen: it stays from frame to frame. */
+	let isPlaced = false;
 
-	/** A pixel of the file on a pixel of the screen, with the focus in the middle. */
+	/** A pixel of the file on a pixel of the screen, at first with the focus in the middle. */
 	function settle(image: HTMLImageElement) {
-		if (size !== 'pixels' || !pane) return;
+		if (size !== 'pixels' || !pane || !address) return;
 		image.style.width = `${image.naturalWidth / devicePixelRatio}px`;
+		if (isPlaced) return;
+		isPlaced = true;
 		const { x, y } = focus ?? { x: 0.5, y: 0.5 };
 		pane.scrollTo(
 			x * image.clientWidth - pane.clientWidth / 2,
@@ -73,7 +79,10 @@
 			quiet
 			options={SIZES}
 			value={size}
-			onchoose={(chosen) => (size = chosen)}
+			onchoose={(chosen) => {
+				size = chosen;
+				isPlaced = false;
+			}}
 		/>
 		<span>{frame.taken?.name ?? 'a first look; the frame itself is being taken'}</span>
 	</div>

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { tzOffset } from '@date-fns/tz';
 	import { onDestroy } from 'svelte';
 	import { asksForSomething } from '$core/study/study';
 	import type { Spreads } from '$core/tables/spreads';
@@ -9,6 +8,7 @@
 	import { practicePort, type TakenFrame } from '../../workers/ports';
 	import { fileName, writeFile } from '../files/out/saving';
 	import type { Session } from '../keeping/session.svelte';
+	import { takenAt } from './takenAt';
 
 	/** The whole day taken by the practice camera, as one ZIP of photographs. */
 	let { session, spreads }: { session: Session; spreads: Spreads } = $props();
@@ -26,14 +26,12 @@
 	function ordersOfDay(): RollOrder[] {
 		const shots = session.jobShots
 			.filter(({ shot }) => asksForSomething(shot))
-			.map(({ shot, slot }) => ({ shot, localMs: Date.parse(`${slot.startsAt}Z`) }));
-		const first = new Date(shots[0]?.localMs ?? Date.now());
+			.map(({ shot, slot }) => ({ shot, ...takenAt(slot.startsAt, session.job?.timeZone) }));
 		return rollsOf({
 			shots,
 			framesOfEach: FRAMES_OF_EACH,
 			seed: SEED,
 			longSidePx: LONG_SIDE_PX,
-			offsetMinutes: tzOffset(session.job?.timeZone, first),
 			spreads
 		});
 	}
@@ -66,7 +64,7 @@
 			const orders = ordersOfDay();
 			done = { frames: 0, of: orders.length * FRAMES_OF_EACH };
 			const name = `${fileName(session.job?.title ?? 'day')}-practice.zip`;
-			const saved = await writeFile(name, () => Promise.resolve(zipped(taken(orders, signal))));
+			const saved = await writeFile(name, () => zipped(taken(orders, signal)));
 			said = saved === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
 		} catch (error) {
 			if (!signal.aborted) {

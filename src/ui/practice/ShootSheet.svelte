@@ -1,15 +1,13 @@
 <script lang="ts">
-	import { tzOffset } from '@date-fns/tz';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { onDestroy } from 'svelte';
-	import { engravedIso, isosBetween, shuttersBetween } from '$core/light/dials';
 	import { engraved } from '$core/optics/fNumber';
 	import type { Solution } from '$core/study/plan';
 	import { settingsOf } from '$core/study/settings';
 	import type { Spreads } from '$core/tables/spreads';
-	import { exposureWords, shutterWords } from '$words/light';
+	import { exposureWords } from '$words/light';
 	import { fStop, stopsInWords } from '$words/numbers';
 	import { zipped } from '$files/out/zip';
 	import { fileName, writeFile } from '../files/out/saving';
@@ -17,6 +15,8 @@
 	import Pick from '../shared/Pick.svelte';
 	import FrameView from './FrameView.svelte';
 	import { Roll } from './roll.svelte';
+	import { AS_PLANNED, settingOptions, sizeOptions } from './shootOptions';
+	import { takenAt } from './takenAt';
 
 	/** The shot taken with the practice camera: how many frames, with which settings, and what came of it. */
 	interface Props {
@@ -31,10 +31,6 @@
 	let { solution, spreads, startsAt, timeZone, open = $bindable() }: Props = $props();
 
 	const MOST_FRAMES = 40;
-	/** Long sides of frames smaller than the sensor's own, px. */
-	const SMALLER_PX = [1200, 2400];
-	const SLOWEST_S = 1;
-	const AS_PLANNED = '';
 	/** What is so little too dark or too bright is not worth saying, stops. */
 	const UNSEEN_STOPS = 0.4;
 
@@ -56,41 +52,16 @@
 	const take = $derived(
 		fNumber === AS_PLANNED ? solution.take : solution.study.at(Number(fNumber))
 	);
-	const planned = $derived(solution.take && settingsOf(solution.take));
 	const settings = $derived(take && settingsOf(take, own));
 	const isOwn = $derived([fNumber, shutterS, iso].some((value) => value !== AS_PLANNED));
 	const offStops = $derived(settings ? Math.log2(settings.gain) : 0);
 
-	const asPlanned = (words: string) => ({ value: AS_PLANNED, text: `as planned: ${words}` });
-	const fNumbers = $derived([
-		asPlanned(planned ? fStop(engraved(planned.fNumber)) : ''),
-		...solution.plan.ladder.map((rung) => ({
-			value: String(rung.fNumberExact),
-			text: fStop(rung.fNumber)
-		}))
-	]);
-	const shutters = $derived([
-		asPlanned(planned ? shutterWords(planned.shutterS) : ''),
-		...shuttersBetween(SLOWEST_S, shot.body.fastestShutterS).map((seconds) => ({
-			value: String(seconds),
-			text: shutterWords(seconds)
-		}))
-	]);
-	const isos = $derived([
-		asPlanned(planned ? String(engravedIso(planned.iso)) : ''),
-		...isosBetween(...shot.body.iso).map((value) => ({ value: String(value), text: String(value) }))
-	]);
-	const sizes = $derived([
-		...SMALLER_PX.filter((px) => px < shot.body.sensor.pixelsAcross),
-		shot.body.sensor.pixelsAcross
-	]);
-	const megapixels = (px: number) =>
-		((px * px * shot.body.sensor.heightMm) / shot.body.sensor.widthMm / 1e6).toFixed(1);
+	const options = $derived(settingOptions(solution));
+	const sizes = $derived(sizeOptions(shot.body));
 
 	function shoot() {
 		looked = 0;
 		saved = '';
-		const localMs = Date.parse(`${startsAt}Z`);
 		roll.take({
 			shot,
 			own: { ...own, fNumber: chosen(fNumber) ?? take?.fNumber },
@@ -98,8 +69,7 @@
 			seed,
 			spreads,
 			longSidePx: Math.min(sizePx, shot.body.sensor.pixelsAcross),
-			localMs,
-			offsetMinutes: tzOffset(timeZone, new Date(localMs)),
+			...takenAt(startsAt, timeZone),
 			firstNumber: 1
 		});
 		// other frames the next time
@@ -110,7 +80,7 @@
 		const name = `${fileName(shot.title)}-practice.zip`;
 		const files = roll.taken.map((one) => ({ name: one.name, content: one.jpeg }));
 		try {
-			const outcome = await writeFile(name, () => Promise.resolve(zipped(files)));
+			const outcome = await writeFile(name, () => zipped(files));
 			saved = outcome === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
 		} catch (error) {
 			saved = `It was not saved: ${error instanceof Error ? error.message : 'unknown'}.`;
@@ -144,18 +114,23 @@
 			/>
 			<Pick
 				label="size"
-				options={sizes.map((px) => ({ value: String(px), text: `${megapixels(px)} megapixels` }))}
+				options={sizes}
 				value={String(Math.min(sizePx, shot.body.sensor.pixelsAcross))}
 				onchoose={(px) => (sizePx = Number(px))}
 			/>
-			<Pick label="f-number" options={fNumbers} value={fNumber} onchoose={(to) => (fNumber = to)} />
+			<Pick
+				label="f-number"
+				options={options.fNumbers}
+				value={fNumber}
+				onchoose={(to) => (fNumber = to)}
+			/>
 			<Pick
 				label="shutter"
-				options={shutters}
+				options={options.shutters}
 				value={shutterS}
 				onchoose={(to) => (shutterS = to)}
 			/>
-			<Pick label="ISO" options={isos} value={iso} onchoose={(to) => (iso = to)} />
+			<Pick label="ISO" options={options.isos} value={iso} onchoose={(to) => (iso = to)} />
 		</div>
 		{#if settings && (isOwn || Math.abs(offStops) > UNSEEN_STOPS)}
 			<p>

@@ -137,7 +137,7 @@ export class JobFiles {
 				const { jobs } = this.#session.library;
 				const shotsOf = (jobId: string) => this.#session.library.shotsOf(jobId);
 				const text = writeFileText(backupOf(jobs, shotsOf, this.#kit.contents));
-				return Promise.resolve(new Blob([text], { type: 'application/json' }).stream());
+				return new Blob([text], { type: 'application/json' }).stream();
 			});
 			return saved === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
 		});

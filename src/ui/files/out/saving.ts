@@ -42,11 +42,11 @@ interface Choosing {
  */
 export async function writeFile(
 	name: string,
-	make: () => Promise<ReadableStream<Uint8Array>>
+	make: () => ReadableStream<Uint8Array>
 ): Promise<Saved> {
 	const { showSaveFilePicker } = window as Choosing;
 	if (!showSaveFilePicker) {
-		saveBlob(name, await new Response(await make()).blob());
+		saveBlob(name, await new Response(make()).blob());
 		return 'handed';
 	}
 	let place: FileSystemFileHandle;
@@ -56,8 +56,9 @@ export async function writeFile(
 		if (error instanceof DOMException && error.name === 'AbortError') return 'given-up';
 		throw error;
 	}
+	const content = make();
 	const file = await place.createWritable();
-	await (await make()).pipeTo(file as WritableStream<Uint8Array>);
+	await content.pipeTo(file as WritableStream<Uint8Array>);
 	return 'written';
 }
 
