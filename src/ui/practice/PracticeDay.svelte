@@ -6,7 +6,7 @@
 	import { rollsOf } from '../../practice/day';
 	import type { RollOrder } from '../../practice/roll';
 	import { practicePort, type TakenFrame } from '../../workers/ports';
-	import { fileName, writeFile } from '../files/out/saving';
+	import { fileName, savedWords, writeFile } from '../files/out/saving';
 	import type { Session } from '../keeping/session.svelte';
 	import { takenAt } from './takenAt';
 
@@ -65,7 +65,7 @@
 			done = { frames: 0, of: orders.length * FRAMES_OF_EACH };
 			const name = `${fileName(session.job?.title ?? 'day')}-practice.zip`;
 			const saved = await writeFile(name, () => zipped(taken(orders, signal)));
-			said = saved === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
+			said = savedWords(saved, name);
 		} catch (error) {
 			if (!signal.aborted) {
 				said = `That did not work: ${error instanceof Error ? error.message : 'unknown'}.`;

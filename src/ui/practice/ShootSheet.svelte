@@ -10,7 +10,7 @@
 	import { exposureWords } from '$words/light';
 	import { fStop, stopsInWords } from '$words/numbers';
 	import { zipped } from '$files/out/zip';
-	import { fileName, writeFile } from '../files/out/saving';
+	import { fileName, savedWords, writeFile } from '../files/out/saving';
 	import NumberField from '../shared/NumberField.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import FrameView from './FrameView.svelte';
@@ -80,8 +80,7 @@
 		const name = `${fileName(shot.title)}-practice.zip`;
 		const files = roll.taken.map((one) => ({ name: one.name, content: one.jpeg }));
 		try {
-			const outcome = await writeFile(name, () => zipped(files));
-			saved = outcome === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
+			saved = savedWords(await writeFile(name, () => zipped(files)), name);
 		} catch (error) {
 			saved = `It was not saved: ${error instanceof Error ? error.message : 'unknown'}.`;
 		}

@@ -20,7 +20,7 @@ import type { PrintedCard } from '$files/out/printed';
 import { cardsAsPdf } from '../../../workers/cards';
 import type { Kit } from '../../kit/kit.svelte';
 import { verdictWords } from '$words/day';
-import { fileName, saveBlob, saveText, writeFile, type Saved } from './saving';
+import { fileName, saveBlob, savedWords, saveText, writeFile, type Saved } from './saving';
 import type { Session } from '../../keeping/session.svelte';
 import { settings } from '../../shared/settings.svelte';
 import { printedCard } from './printedCards';
@@ -139,7 +139,7 @@ export class JobFiles {
 				const text = writeFileText(backupOf(jobs, shotsOf, this.#kit.contents));
 				return new Blob([text], { type: 'application/json' }).stream();
 			});
-			return saved === 'given-up' ? 'Nothing was saved.' : `Saved as “${name}”.`;
+			return savedWords(saved, name);
 		});
 		return saved;
 	}

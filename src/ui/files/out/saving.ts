@@ -26,6 +26,14 @@ export function saveText(name: string, text: string, type = 'application/json'):
 /** What became of a file: written where one chose, handed to the browser, or given up. */
 export type Saved = 'written' | 'handed' | 'given-up';
 
+/** The same in words. */
+export const savedWords = (saved: Saved, name: string): string =>
+	({
+		written: `Saved as “${name}”.`,
+		handed: `Handed to the browser as “${name}”.`,
+		'given-up': 'Nothing was saved.'
+	})[saved];
+
 /** The window of browsers that let one choose where a file goes, and say when it is written. */
 interface Choosing {
 	readonly showSaveFilePicker?: (options: {
