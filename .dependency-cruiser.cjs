@@ -26,7 +26,7 @@ const coreOneWay = CORE.map((room, i) => ({
 }));
 
 /**
- * Arrows point one way: routes → ui → words, data, workers → practice → preview → core (docs/architecture.md).
+ * Arrows point one way: routes → ui → words, data, workers → practice, photograph → preview → core (docs/architecture.md).
  * @type {import('dependency-cruiser').IConfiguration}
  */
 module.exports = {
@@ -67,7 +67,7 @@ module.exports = {
 		{
 			name: 'data-below-ui',
 			severity: 'error',
-			from: { path: '^src/(data|workers|preview|practice)' },
+			from: { path: '^src/(data|workers|preview|practice|photograph)' },
 			to: { path: '^src/(ui|routes)' }
 		},
 		{
@@ -88,6 +88,12 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^src/practice', pathNot: '\\.test\\.ts$' },
 			to: { path: '^src/(data|files|words|workers|ui|routes)' }
+		},
+		{
+			name: 'photograph-above-core',
+			severity: 'error',
+			from: { path: '^src/photograph', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/(data|files|words|preview|practice|workers|ui|routes)' }
 		},
 		{
 			name: 'server-above-words-and-core',

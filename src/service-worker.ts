@@ -13,20 +13,33 @@ import { build, files, version } from '$service-worker';
 const worker = globalThis as unknown as ServiceWorkerGlobalScope;
 const CACHE = `focalis-${version}`;
 const PAGE = '/';
+/** What finds faces is large, and fetched when it is first wanted: kept from then on. */
+const isWantedLater = (path: string): boolean => /\/assets\/[^/]+\.(bin|wasm|json)$/.test(path);
 
 worker.addEventListener('install', (event) => {
 	const page = new Request(PAGE, { cache: 'reload' });
-	event.waitUntil(caches.open(CACHE).then((cache) => cache.addAll([page, ...build, ...files])));
+	const now = build.filter((path) => !isWantedLater(path));
+	event.waitUntil(caches.open(CACHE).then((cache) => cache.addAll([page, ...now, ...files])));
 });
 
 worker.addEventListener('activate', (event) => {
 	const dropOthers = async () => {
-		const names = await caches.keys();
-		await Promise.all(names.filter((name) => name !== CACHE).map((name) => caches.delete(name)));
+		const names = (await caches.keys()).filter((name) => name !== CACHE);
+		await takeAlong();
+		await Promise.all(names.map((name) => caches.delete(name)));
 		await worker.clients.claim();
 	};
 	event.waitUntil(dropOthers());
 });
+
+/** What was fetched for an earlier version and is the same in this one need not be fetched again. */
+async function takeAlong(): Promise<void> {
+	const cache = await caches.open(CACHE);
+	for (const path of build.filter(isWantedLater)) {
+		const kept = await caches.match(path);
+		if (kept) await cache.put(path, kept);
+	}
+}
 
 worker.addEventListener('message', ({ data }) => {
 	if (data === 'take-over') void worker.skipWaiting();
@@ -40,7 +53,11 @@ worker.addEventListener('fetch', (event) => {
 	const kept = request.mode === 'navigate' ? PAGE : request;
 	const answer = async () => {
 		const cache = await caches.open(CACHE);
-		return (await cache.match(kept)) ?? fetch(request);
+		const known = await cache.match(kept);
+		if (known) return known;
+		const fetched = await fetch(request);
+		if (fetched.ok && isWantedLater(pathname)) await cache.put(request, fetched.clone());
+		return fetched;
 	};
 	event.respondWith(answer());
 });

@@ -87,6 +87,13 @@ export type StepRecord = z.infer<typeof StepSchema>;
 export type KitBody = z.infer<typeof KitBodySchema>;
 export type KitLens = z.infer<typeof KitLensSchema>;
 
+/** The photograph that a shot's stage was made from, kept because somebody asked for it; no part of the shot. */
+export interface KeptPhotograph {
+	/** Of the shot. */
+	id: string;
+	jpeg: Blob;
+}
+
 /** The tables whose changes are told to other windows. */
 export type Told = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';
 /** Something that changed, and which window did it. */
@@ -118,6 +125,7 @@ export class Database extends Dexie {
 	readonly spreads!: EntityTable<MySpreads, 'id'>;
 	readonly erased!: EntityTable<Erased, 'id'>;
 	readonly changes!: Table<ChangeNote, number>;
+	readonly photographs!: EntityTable<KeptPhotograph, 'id'>;
 
 	constructor(name: string) {
 		super(name);
@@ -150,6 +158,8 @@ export class Database extends Dexie {
 					await transaction.table(table).toCollection().modify({ revision: 0 });
 				}
 			});
+		// 5: photographs that stages were made from
+		this.version(5).stores({ photographs: 'id' });
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());
 			void transaction.table('lenses').bulkAdd(presetLenses());

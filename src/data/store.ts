@@ -220,17 +220,30 @@ export class Store {
 
 	/** Erases a job for good, with its shots and their histories; says what was erased. */
 	async eraseJob(id: string): Promise<ErasedCounts> {
-		const { jobs, shots, steps, erased, changes } = this.#db;
-		return this.#db.transaction('rw', [jobs, shots, steps, erased, changes], async () => {
+		const { jobs, shots, steps, erased, changes, photographs } = this.#db;
+		const tables = [jobs, shots, steps, erased, changes, photographs];
+		return this.#db.transaction('rw', tables, async () => {
 			const job = await jobs.get(id);
 			const shotIds = await shots.where('slot.jobId').equals(id).primaryKeys();
 			const stepCount = await steps.where('shotId').anyOf(shotIds).delete();
 			await shots.bulkDelete(shotIds);
+			await photographs.bulkDelete(shotIds);
 			await jobs.delete(id);
 			await erased.put({ id });
 			await this.#note('erased', [id]);
 			return { shots: shotIds.length, steps: stepCount, people: job?.people.length ?? 0 };
 		});
+	}
+
+	/** Keeps the photograph of a shot in the place of the one before; null forgets it. */
+	async keepPhotograph(shotId: string, jpeg: Blob | null): Promise<void> {
+		if (jpeg) await this.#db.photographs.put({ id: shotId, jpeg });
+		else await this.#db.photographs.delete(shotId);
+	}
+
+	/** The photograph that was kept with a shot; null where there is none. */
+	async photograph(shotId: string): Promise<Blob | null> {
+		return (await this.#db.photographs.get(shotId))?.jpeg ?? null;
 	}
 
 	/** Tells other windows. */

@@ -10,6 +10,7 @@
 	import { actionOf, type Action } from './shared/shortcuts';
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
+	import { photographAsked } from './photograph/asked.svelte';
 	import { openSampleDay } from './keeping/sample';
 	import { undoingAt } from './keeping/undoingAt';
 	import { Kit, provideKit } from './kit/kit.svelte';
@@ -81,7 +82,13 @@
 	});
 
 	const go = (next: Place) => (place = next);
-	const take = (file: File | undefined) => file && void openings.take(file);
+	/** A photograph is looked at; anything else is opened. */
+	function take(file: File | undefined) {
+		if (!file) return;
+		const becomes = at === 'plan' ? 'this-shot' : 'new-shot';
+		if (file.type.startsWith('image/')) photographAsked.ask(becomes, file);
+		else void openings.take(file);
+	}
 
 	function drop(event: DragEvent) {
 		event.preventDefault();
@@ -198,6 +205,17 @@
 				areFilesOpen = false;
 				chooser?.click();
 			}}
+		/>
+	{/await}
+{/if}
+{#if photographAsked.isOpen}
+	{#await import('./photograph/PhotographSheet.svelte') then { default: PhotographSheet }}
+		<PhotographSheet
+			{session}
+			becomes={photographAsked.becomes}
+			file={photographAsked.file}
+			bind:open={photographAsked.isOpen}
+			onused={() => go(photographAsked.then)}
 		/>
 	{/await}
 {/if}

@@ -4,6 +4,8 @@ import { lensWays, type LensWay } from '$core/advice/lensWays';
 import { backRowNearerM, floorPlan, type FloorArea, type FloorPlan } from '$core/advice/standing';
 import type { Lens, Shot } from '$core/format/shot';
 import { chanceOf } from '$core/odds/chanceOf';
+import { engraved } from '$core/optics/fNumber';
+import { measured } from '$core/photograph/stage';
 import { study } from '$core/study/study';
 import type { Spreads } from '$core/tables/spreads';
 import { serve } from './protocol';
@@ -29,6 +31,12 @@ export type AdviceQuestions = {
 		partial: never;
 		answer: { readonly metres: number | null };
 	};
+	/** The f-number it would be if every distance had been measured; null where nothing can be sharp. */
+	readonly measured: {
+		question: OfShot;
+		partial: never;
+		answer: { readonly fNumber: number | null };
+	};
 	readonly floor: {
 		question: OfKit & { readonly area: FloorArea; readonly cells: number };
 		partial: never;
@@ -43,6 +51,10 @@ serve<AdviceQuestions>({
 	ways: (asked) => lensWays(studyOf(asked), asked.lenses),
 	abouts: (asked) => aboutCosts(studyOf(asked)),
 	backRowNearer: (asked) => ({ metres: backRowNearerM(studyOf(asked), asked.fNumberExact) }),
+	measured({ shot, spreads }) {
+		const { taken } = studyOf({ shot: measured(shot), spreads });
+		return { fNumber: taken ? engraved(taken.fNumber) : null };
+	},
 	async floor(asked, { breathe }) {
 		const rows = floorPlan(studyOf(asked), asked.lenses, asked.area, asked.cells);
 		for (;;) {

@@ -1,5 +1,6 @@
 import type { AdviceQuestions } from './advice.worker';
 import type { OddsQuestions } from './odds.worker';
+import type { PhotographQuestions } from './photograph.worker';
 import type { PracticeQuestions } from './practice.worker';
 import { WorkerPort } from './port';
 
@@ -18,4 +19,8 @@ export const oddsPort = new WorkerPort<OddsQuestions>(
 
 export const practicePort = new WorkerPort<PracticeQuestions>(
 	() => new Worker(new URL('./practice.worker.ts', import.meta.url), { type: 'module' })
+);
+
+export const photographPort = new WorkerPort<PhotographQuestions>(
+	() => new Worker(new URL('./photograph.worker.ts', import.meta.url), { type: 'module' })
 );

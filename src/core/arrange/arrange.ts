@@ -43,7 +43,7 @@ export interface StepsPlan {
 export const USUAL_ROWS = { rowGapM: 0.8, stepM: 0.3, spacingM: 0.6 } as const;
 
 /** Somebody new, facing the camera, with an id no one in the shot has. */
-function newcomer(number: number, eyeMidpoint: Vec3, build: Build = 'adult'): Person {
+export function newcomer(number: number, eyeMidpoint: Vec3, build: Build = 'adult'): Person {
 	return {
 		id: `person-${number}`,
 		name: `${NAME[build]} ${number}`,
@@ -145,7 +145,7 @@ export function addThing(
  * The usual wishes, applied as people come: one person is kept by the near eye, more by both eyes;
  * a third of a stop in hand for one or two, a whole stop for more. A margin of the user's own stays.
  */
-function withUsualWishes(shot: Shot, before: number): Shot {
+export function withUsualWishes(shot: Shot, before: number): Shot {
 	const { people, choices } = shot;
 	const from = people.length === 1 ? 'both-eyes' : 'near-eye';
 	const keep = people.length === 1 ? 'near-eye' : 'both-eyes';

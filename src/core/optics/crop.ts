@@ -1,7 +1,7 @@
 import type { Lens, Sensor } from '../format/shot';
 
 /** Diagonal of a 36 x 24 mm frame, mm. */
-const FULL_FRAME_DIAGONAL_MM = 43.2666;
+export const FULL_FRAME_DIAGONAL_MM = 43.2666;
 
 /**
  * How many times smaller than full frame a sensor is, by its diagonal: 43.2666 / d.

@@ -5,10 +5,14 @@ import { cameraPose, seenFrom } from '../geometry/camera';
 import { BODIES } from '$data/kit';
 import { person, shotOf } from '$tests/support/shots';
 import type { Landmark } from '../tables/landmarks';
-import { fitHead, type FoundLandmark } from './fitHead';
+import { fitHead as fitFace, type FoundLandmark } from './fitHead';
+import type { Build } from '../tables/heads';
 
 const FOCAL_PX = 4000;
 const FACE: readonly Landmark[] = ['left-eye', 'right-eye', 'nose-tip', 'chin', 'hairline'];
+
+const fitHead = (landmarks: readonly FoundLandmark[], focalPx: number, build: Build) =>
+	fitFace({ landmarks }, focalPx, build);
 
 interface Held {
 	readonly x: number;
@@ -98,9 +102,16 @@ describe('a head from its landmarks', () => {
 		expect((child?.depthM ?? 0) / 3).toBeCloseTo(0.87, 6);
 	});
 
-	it('is none with too few landmarks, or where both eyes are in one place', () => {
+	it('by two eyes alone looks at the camera: its depth is the size of the eyes', () => {
+		const all = photographed({ x: 0.5, y: 1.7, z: 3, turnDeg: 0, nodDeg: 0, leanDeg: 8 });
+		const fitted = fitHead(all.slice(0, 2), FOCAL_PX, 'adult');
+		expect(fitted?.depthM).toBeCloseTo(3, 4);
+		expect(fitted?.turnDeg).toBeCloseTo(0, 3);
+		expect(fitted?.leanDeg).toBeCloseTo(8, 3);
+	});
+
+	it('is none without both eyes, or where both are in one place', () => {
 		const all = photographed({ x: 0, y: 1.6, z: 3, turnDeg: 0, nodDeg: 0, leanDeg: 0 });
-		expect(fitHead(all.slice(0, 3), FOCAL_PX, 'adult')).toBeNull();
 		expect(fitHead(all.slice(1), FOCAL_PX, 'adult')).toBeNull();
 		const same = all.map((one) => ({ ...one, x: 5, y: 5 }));
 		expect(fitHead(same, FOCAL_PX, 'adult')).toBeNull();

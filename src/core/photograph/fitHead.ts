@@ -15,6 +15,13 @@ export interface FoundLandmark {
 	readonly sigmaPx: number;
 }
 
+/** The landmarks of a head, and what was found of its turn besides. */
+export interface FoundFace {
+	readonly landmarks: readonly FoundLandmark[];
+	/** Against the line of sight, as a turn is told; and how far off it may be. */
+	readonly turn?: { readonly deg: number; readonly sigmaDeg: number };
+}
+
 /** A head before a camera that looks level: metres right of it, above it, away; and how it is held. */
 export interface FittedHead {
 	readonly rightM: number;
@@ -29,8 +36,10 @@ export interface FittedHead {
 	readonly pixelSigmaM: number;
 }
 
-/** Fewer do not decide where a head is and how it is held. */
-const LEAST_LANDMARKS = 4;
+/** Fewer do not decide how a head is held: it is taken to look at the camera, more or less, degrees. */
+const DECIDING = 4;
+const USUAL_TURN_DEG = 15;
+const USUAL_NOD_DEG = 10;
 /** Turns to begin with: from one of them any face that is seen is found. */
 const TURNS_DEG = [0, -35, 35];
 /** Small changes: shares of the depth, degrees. */
@@ -43,25 +52,22 @@ const NEAREST_M = 0.05;
  * larger than that stands a tenth farther away than it is told.
  *
  * @param focalPx focal length in pixels of the photograph
- * @returns null where there are too few landmarks, or they are those of no head
+ * @returns null without both eyes, or where the landmarks are those of no head
  */
-export function fitHead(
-	found: readonly FoundLandmark[],
-	focalPx: number,
-	build: Build
-): FittedHead | null {
+export function fitHead(face: FoundFace, focalPx: number, build: Build): FittedHead | null {
+	const { landmarks: found, turn } = face;
 	const [left, right] = (['left-eye', 'right-eye'] as const).map((name) =>
 		found.find(({ landmark }) => landmark === name)
 	);
-	if (!left || !right || found.length < LEAST_LANDMARKS) return null;
+	if (!left || !right) return null;
 	const eyesM = (2 * HEADS[build]['left-eye'][0]) / 1000;
 	const eyesPx = Math.hypot(left.x - right.x, left.y - right.y);
 	if (!(eyesPx > 0)) return null;
 	const middle = { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 };
 	// the person's left is at the right of the picture
 	const leanDeg = degrees(Math.atan2(left.y - right.y, left.x - right.x));
-	const residuals = (values: readonly number[]) => residualsOf(values, found, focalPx, build);
-	const fits = TURNS_DEG.map((turnDeg) => {
+	const residuals = (values: readonly number[]) => residualsOf(values, face, focalPx, build);
+	const fits = (turn ? [turn.deg] : TURNS_DEG).map((turnDeg) => {
 		// eyes of a turned head lie nearer together
 		const depthM = ((focalPx * eyesM) / eyesPx) * Math.cos((turnDeg * Math.PI) / 180);
 		const start = [middle.x / focalPx, middle.y / focalPx, Math.log(depthM), turnDeg, 0, -leanDeg];
@@ -88,16 +94,22 @@ export function fitHead(
 /** Right and up over the depth, the logarithm of the depth in m, then degrees: all of one size. */
 type Values = readonly [number, number, number, number, number, number];
 
-const residualsOf = (
+function residualsOf(
 	values: readonly number[],
-	found: readonly FoundLandmark[],
+	{ landmarks, turn }: FoundFace,
 	focalPx: number,
 	build: Build
-): number[] =>
-	offsetsOf(values, found, focalPx, build).flatMap(({ x, y }, i) => {
-		const { sigmaPx } = found[i] as FoundLandmark;
+): number[] {
+	const off = offsetsOf(values, landmarks, focalPx, build).flatMap(({ x, y }, i) => {
+		const { sigmaPx } = landmarks[i] as FoundLandmark;
 		return [x / sigmaPx, y / sigmaPx];
 	});
+	const [, , , turnDeg, nodDeg] = values as Values;
+	const usual =
+		landmarks.length < DECIDING ? [turnDeg / USUAL_TURN_DEG, nodDeg / USUAL_NOD_DEG] : [];
+	const turned = turn ? [(turnDeg - turn.deg) / turn.sigmaDeg] : [];
+	return [...off, ...usual, ...turned];
+}
 
 /** From where each landmark was found to where a head has it, px. */
 function offsetsOf(

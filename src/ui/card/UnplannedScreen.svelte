@@ -9,6 +9,7 @@
 	import { byName } from '../shared/byName';
 	import Choice from '../shared/Choice.svelte';
 	import Pick from '../shared/Pick.svelte';
+	import { photographAsked } from '../photograph/asked.svelte';
 	import { addShot } from '../keeping/dayActions';
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
@@ -87,10 +88,15 @@
 <main class="unplanned">
 	<header>
 		<h1>Unplanned</h1>
-		<p>A shot nobody planned: three taps to a verdict.</p>
+		<p>A shot nobody planned: three taps to a verdict, or one photograph.</p>
 		<button class="knob" type="button" onclick={onclose}>Back</button>
 	</header>
 	<div class="ask">
+		<button
+			class="knob keep"
+			type="button"
+			onclick={() => photographAsked.ask('new-shot', null, 'card')}>From a photograph…</button
+		>
 		<div class="taps">
 			<Choice
 				label="lens"

@@ -5,6 +5,7 @@
 	import type { Body } from '$core/format/shot';
 	import { addShot } from '../keeping/dayActions';
 	import Menu from '../shared/Menu.svelte';
+	import { photographAsked } from '../photograph/asked.svelte';
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
 	import { ARRANGEMENTS, arranged, type Arrangement } from './arrangements';
@@ -45,4 +46,10 @@
 		<DropdownItem onclick={() => add(one)}>{one.title}</DropdownItem>
 	{/each}
 	<DropdownItem onclick={() => add(null)}>An empty stage</DropdownItem>
+	<DropdownItem
+		onclick={() => {
+			isOpen = false;
+			photographAsked.ask('new-shot');
+		}}>From a photograph…</DropdownItem
+	>
 </Menu>

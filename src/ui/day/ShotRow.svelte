@@ -10,7 +10,7 @@
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';
 	import { clock, durationWords, STATUS_WORDS, verdictWords } from '$words/day';
-	import SmallStage from './SmallStage.svelte';
+	import SmallStage from '../shared/SmallStage.svelte';
 	import { askSolution } from './solutions';
 	import type { DayView } from './day.svelte';
 	import RowMenu from './RowMenu.svelte';

@@ -39,6 +39,8 @@ export class Library {
 	#lenses = $state.raw<readonly KitLens[]>(PRESET_KIT.lenses);
 	/** Null until somebody measures their own. */
 	#spreads = $state.raw<MySpreads | null>(null);
+	/** Counts changes of photographs that were kept. */
+	photographs = $state(0);
 	setAside = $state.raw<readonly SetAside[]>([]);
 	/** What waits for the user to say what shall stand. */
 	conflicts = $state.raw<readonly PartConflict[]>([]);
@@ -198,6 +200,17 @@ export class Library {
 		this.jobs = this.jobs.filter(({ id }) => id !== jobId);
 		this.shots = this.shots.filter(({ slot }) => slot.jobId !== jobId);
 		return counts;
+	}
+
+	/** Keeps the photograph of a shot, or forgets it. Rejects when the store does not do it. */
+	async keepPhotograph(shotId: string, jpeg: Blob | null): Promise<void> {
+		await this.#store.keepPhotograph(shotId, jpeg);
+		this.photographs += 1;
+	}
+
+	/** The photograph that was kept with a shot; null where there is none. */
+	photograph(shotId: string): Promise<Blob | null> {
+		return this.#store.photograph(shotId);
 	}
 
 	#change<K extends keyof PartsOf>(kind: K, id: string, next: PartsOf[K] | null): void {

@@ -13,6 +13,7 @@ import { Asking } from '../shared/asking.svelte';
 import { drawableOf, type Drawable } from './pictures';
 import type { Guest, Taken } from '$core/format/job';
 import type { Session } from '../keeping/session.svelte';
+import { KeptPhotograph } from '../photograph/keptPhotograph.svelte';
 import { localMinute } from '../shared/localTime';
 import { settings } from '../shared/settings.svelte';
 
@@ -41,10 +42,13 @@ export class PlanView {
 	/** Exact f-number that is only looked at. */
 	#peekedFNumber = $state<number | null>(null);
 	selected = $state.raw<ObjectRef | null>(null);
+	/** The photograph that the stage was made from, where it was kept. */
+	readonly photograph: KeptPhotograph;
 
 	constructor(session: Session, kit: Kit) {
 		this.#session = session;
 		this.kit = kit;
+		this.photograph = new KeptPhotograph(session);
 	}
 
 	/** What the odds are asked for: another object for another shot or other hands. */
@@ -64,6 +68,16 @@ export class PlanView {
 		advicePort,
 		'abouts',
 		() => (objectOf(this.oddsQuestion.shot) ? this.oddsQuestion : null),
+		ADVICE_REST_MS
+	);
+
+	/** Whether it is not sure where somebody stands. */
+	readonly isUnsure = $derived.by(() => this.shot.people.some((one) => one.depthSigmaM > 0));
+	/** The f-number it would be if that were measured. */
+	readonly measured = new Asking(
+		advicePort,
+		'measured',
+		() => (this.isUnsure && !this.isFixed && this.solution?.take ? this.oddsQuestion : null),
 		ADVICE_REST_MS
 	);
 

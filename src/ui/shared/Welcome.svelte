@@ -3,6 +3,7 @@
 	import { addShot } from '../keeping/dayActions';
 	import { newShot } from '../keeping/newShot';
 	import { openSampleDay } from '../keeping/sample';
+	import { photographAsked } from '../photograph/asked.svelte';
 	import type { Session } from '../keeping/session.svelte';
 
 	/** The first visit: nothing is kept here yet. */
@@ -19,6 +20,7 @@
 		<Button onclick={() => openSampleDay(session)}>Open the sample day</Button>
 		<Button color="light" onclick={() => addShot(session, newShot('New shot'))}>Start a shot</Button
 		>
+		<Button color="light" onclick={() => photographAsked.ask('new-shot')}>From a photograph</Button>
 		<Button color="light" onclick={onnow}>A verdict in three taps</Button>
 	</div>
 	<p>Or drop a file of yours on this window.</p>

@@ -11,6 +11,7 @@
 	import { devicePx, fitted } from '../../shared/size';
 	import { wishOf } from '../pictures';
 	import type { PlanView } from '../plan.svelte';
+	import PhotographTools from '../../photograph/PhotographTools.svelte';
 	import Compare from './Compare.svelte';
 	import FrameDrawing from './FrameDrawing.svelte';
 	import FrameTools from './FrameTools.svelte';
@@ -95,6 +96,9 @@
 						onfocuson={(id) => plan.focusOn({ personId: id })}
 					/>
 				</div>
+				{#if plan.photograph.isShown}
+					<img class="photograph" src={plan.photograph.address} alt="The photograph" />
+				{/if}
 				{#if second && shown && hasPicture}
 					<Compare {plan} first={shown} bind:second {wish} />
 				{/if}
@@ -120,6 +124,7 @@
 					>let Focalis choose</button
 				>
 			{/if}
+			{#if plan.photograph.address}<PhotographTools photograph={plan.photograph} />{/if}
 			<FrameTools {plan} {hasPicture} bind:second />
 			{#if preview.why !== null}
 				<p class="why">A drawing only: {preview.why}.</p>
@@ -143,6 +148,14 @@
 		height: 100%;
 		display: flex;
 		flex-direction: column;
+	}
+	.photograph {
+		position: absolute;
+		inset: 0;
+		width: 100%;
+		height: 100%;
+		object-fit: contain;
+		background: var(--sheet);
 	}
 	.view {
 		flex: 1;

@@ -17,6 +17,7 @@
 	import Length from '../../shared/Length.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';
+	import { photographAsked } from '../../photograph/asked.svelte';
 	import GuestPicker from './GuestPicker.svelte';
 	import NamesSheet from './NamesSheet.svelte';
 	import Menu from '../../shared/Menu.svelte';
@@ -125,6 +126,12 @@
 			}}>Rows of people…</DropdownItem
 		>
 	{/if}
+	<DropdownItem
+		onclick={() => {
+			isOpen = false;
+			photographAsked.ask('this-shot');
+		}}>From a photograph…</DropdownItem
+	>
 	{#if plan.shot.people.length > 0}
 		<DropdownItem
 			onclick={() => {

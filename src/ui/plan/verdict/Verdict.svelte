@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { ASKS_FOR_NOTHING } from '$words/reasons';
+	import { photographAsked } from '../../photograph/asked.svelte';
 	import Named from '../../shared/Named.svelte';
 	import { pastMyLimits } from '../../shared/limits';
 	import { settings } from '../../shared/settings.svelte';
@@ -12,6 +13,7 @@
 	import { holdState } from '$core/study/take';
 	import { framesSentence } from '$words/odds';
 	import { costSentences } from '$words/about';
+	import { unsureSentence } from '$words/photograph';
 	import { verdictOf } from '$words/verdict';
 
 	/** One sentence one would say to an assistant; the reasons are one tap away. */
@@ -29,6 +31,14 @@
 	const toTake = $derived.by(() => {
 		if (!shown?.plan.feasible) return '';
 		return odds ? framesSentence(odds) : 'How many frames to take is being counted.';
+	});
+	/** What it costs that it is not sure where somebody stands. */
+	const unsure = $derived.by(() => {
+		const fNumber = shown?.plan.fNumber ?? null;
+		const measured = plan.measured.answer?.fNumber ?? null;
+		if (plan.isPeeking || fNumber === null || measured === null) return '';
+		const sigmaM = Math.max(...plan.shot.people.map(({ depthSigmaM }) => depthSigmaM));
+		return unsureSentence(sigmaM, fNumber, measured, settings.units);
 	});
 	const past = $derived(shown ? pastMyLimits(shown) : '');
 	/** What the other pictures of an arrangement with an object would cost. */
@@ -61,7 +71,7 @@
 		</h1>
 		<p>
 			<Named
-				text={[...verdict.sentences, past, toTake].filter(Boolean).join(' ')}
+				text={[...verdict.sentences, unsure, past, toTake].filter(Boolean).join(' ')}
 				shot={plan.shot}
 			/>
 			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}>why</button>
@@ -82,7 +92,12 @@
 		<p><Named text={verdict.sentences.slice(1).join(' ')} shot={plan.shot} /></p>
 	{:else if plan.shot.people.length + plan.shot.things.length === 0}
 		<h1>Who is in front of the camera?</h1>
-		<p>With which lens and body? Then add a person, a couple or rows of people on the stage.</p>
+		<p>
+			With which lens and body? Then add a person, a couple or rows of people on the stage, or let
+			<button class="in-text" type="button" onclick={() => photographAsked.ask('this-shot')}
+				>a photograph</button
+			> say where they stand.
+		</p>
 		<div class="fields first"><GearFields {plan} /></div>
 	{:else}
 		<h1>Nothing has to be sharp yet.</h1>

@@ -4,23 +4,28 @@
 	import { fit, toPx } from '../plan/stage/stageView';
 	import { fittedPoints, thingStroke } from '../plan/stage/stageScene';
 
-	/** The stage from above, small enough for a list. */
-	let { shot }: { shot: Shot } = $props();
+	/** The stage from above, only to be looked at: small enough for a list, or larger. */
+	interface Props {
+		shot: Shot;
+		/** In the pixels of a list: what is drawn grows with the place it is given. */
+		widthPx?: number;
+		heightPx?: number;
+	}
 
-	const WIDTH = 104;
-	const HEIGHT = 60;
+	let { shot, widthPx = 104, heightPx = 60 }: Props = $props();
+
 	/** The view keeps room for rulers that are not drawn here, px. */
 	const SPARE = 40;
 	const view = $derived.by(() => {
 		const pane = { side: 'above', isTall: false } as const;
-		const large = { widthPx: WIDTH + 2 * SPARE, heightPx: HEIGHT + 2 * SPARE };
+		const large = { widthPx: widthPx + 2 * SPARE, heightPx: heightPx + 2 * SPARE };
 		const fitted = fit({ ...pane, ...large }, fittedPoints(shot));
-		return { ...fitted, widthPx: WIDTH, heightPx: HEIGHT };
+		return { ...fitted, widthPx, heightPx };
 	});
 	const pose = $derived(cameraPose(shot.camera, shot.body.sensor));
 	const camera = $derived(toPx(view, shot.camera.position));
 	const wedge = $derived.by(() => {
-		const reachM = (2 * WIDTH) / view.pxPerM;
+		const reachM = (2 * widthPx) / view.pxPerM;
 		const half = (reachM * pose.widthMm) / (2 * pose.focalMm);
 		const ends = [-half, half].map((aside) => toPx(view, worldPoint(pose, reachM, aside, 0)));
 		return [camera, ...ends].map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
@@ -35,7 +40,7 @@
 	);
 </script>
 
-<svg viewBox="0 0 {WIDTH} {HEIGHT}" aria-hidden="true">
+<svg viewBox="0 0 {widthPx} {heightPx}" aria-hidden="true">
 	<polygon class="wedge" points={wedge} />
 	{#each strokes as [a, b], i (i)}<line x1={a.x} y1={a.y} x2={b.x} y2={b.y} />{/each}
 	{#each heads as head, i (i)}
@@ -46,8 +51,7 @@
 
 <style>
 	svg {
-		width: 6.5rem;
-		height: 3.75rem;
+		width: 100%;
 		display: block;
 		background: var(--sheet);
 		border: 1px solid var(--rule);

@@ -1,0 +1,101 @@
+import { tensor4d, type Tensor, dispose } from '@tensorflow/tfjs-core';
+import type { GraphModel } from '@tensorflow/tfjs-converter';
+import { placeOf, type Part, type Pyramid } from './pyramid';
+
+/** Where faces are: the detector over tiles of a picture at several scales. */
+
+/** A face that was found, in pixels of the picture. */
+export interface FaceBox {
+	readonly x: number;
+	readonly y: number;
+	/** Width of the face, ear to ear or so. */
+	readonly sidePx: number;
+	/** How far the line from its right eye to its left one runs downwards, rad. */
+	readonly turnRad: number;
+	/** 0 to 1. */
+	readonly score: number;
+}
+
+/** Pixels that the detector looks at. */
+export const TILE_PX = 256;
+/** What it tells of a place: the box, then six points of the face. */
+const VALUES = 16;
+const OUTPUTS = ['Identity', 'Identity_1', 'Identity_2', 'Identity_3'];
+
+/** Middles of the places that are looked at, in pixels of the tile: two at each sixteenth pixel, six at each 32nd. */
+const ANCHORS = [
+	{ step: 16, each: 2 },
+	{ step: 32, each: 6 }
+].flatMap(({ step, each }) =>
+	Array.from({ length: (TILE_PX / step) ** 2 * each }, (_, i) => {
+		const cell = Math.floor(i / each);
+		const across = TILE_PX / step;
+		return { x: ((cell % across) + 0.5) * step, y: (Math.floor(cell / across) + 0.5) * step };
+	})
+);
+
+/** Faces in one tile. */
+export function detect(
+	detector: GraphModel,
+	pyramid: Pyramid,
+	tile: Part,
+	least: number
+): FaceBox[] {
+	const input = inputOf(pyramid.cut(tile, TILE_PX), 127.5, -1);
+	const outputs = detector.execute(input, OUTPUTS) as Tensor[];
+	const [near, far, nearBoxes, farBoxes] = outputs.map((one) => one.dataSync());
+	dispose([input, ...outputs]);
+	const found: FaceBox[] = [];
+	ANCHORS.forEach((anchor, i) => {
+		const isNear = i < (near as Float32Array).length;
+		const at = isNear ? i : i - (near as Float32Array).length;
+		const logit = (isNear ? near : far)?.[at] as number;
+		const score = 1 / (1 + Math.exp(-logit));
+		if (score < least) return;
+		const boxes = (isNear ? nearBoxes : farBoxes) as Float32Array;
+		const value = (k: number) => boxes[VALUES * at + k] as number;
+		const point = (k: number) =>
+			placeOf(tile, TILE_PX, { x: anchor.x + value(k), y: anchor.y + value(k + 1) });
+		const middle = point(0);
+		const [rightEye, leftEye] = [point(4), point(6)];
+		found.push({
+			...middle,
+			sidePx: (Math.max(value(2), value(3)) * tile.sidePx) / TILE_PX,
+			turnRad: Math.atan2(leftEye.y - rightEye.y, leftEye.x - rightEye.x),
+			score
+		});
+	});
+	return found;
+}
+
+/** Pixels as a model wants them: divided, and moved. */
+export function inputOf({ data, width, height }: ImageData, over: number, plus: number) {
+	const values = new Float32Array(width * height * 3);
+	for (let i = 0, k = 0; k < values.length; i += 4, k += 3) {
+		values[k] = (data[i] as number) / over + plus;
+		values[k + 1] = (data[i + 1] as number) / over + plus;
+		values[k + 2] = (data[i + 2] as number) / over + plus;
+	}
+	return tensor4d(values, [1, height, width, 3]);
+}
+
+/** Each face once: of those that overlap the surest. */
+export function withoutDoubles(all: readonly FaceBox[]): FaceBox[] {
+	const kept: FaceBox[] = [];
+	for (const one of [...all].sort((a, b) => b.score - a.score)) {
+		if (!kept.some((other) => overlap(one, other) > MOST_OVERLAP)) kept.push(one);
+	}
+	return kept;
+}
+
+const MOST_OVERLAP = 0.3;
+
+/** Common part of two faces, of the smaller one. */
+function overlap(a: FaceBox, b: FaceBox): number {
+	const along = (p: number, q: number) =>
+		Math.max(
+			0,
+			Math.min(p + a.sidePx / 2, q + b.sidePx / 2) - Math.max(p - a.sidePx / 2, q - b.sidePx / 2)
+		);
+	return (along(a.x, b.x) * along(a.y, b.y)) / Math.min(a.sidePx, b.sidePx) ** 2;
+}

@@ -1,0 +1,49 @@
+import { degrees } from '$core/geometry/angle';
+import type { FoundFace, FoundLandmark } from '$core/photograph/fitHead';
+import type { FacePoints, Place } from './mesh';
+
+/** The core's landmarks of a face, from the points that the models found. */
+
+/** Points of the surface: the tip of the nose lies between two, the hairline beyond the last two of the forehead. */
+const NOSE = [1, 4] as const;
+const CHIN = 152;
+const FOREHEAD = [10, 151] as const;
+
+/** The right and the left edge of the face, before the ears. */
+const EDGES = [234, 454] as const;
+
+/** How well each is found, as a share of the distance between the eyes (measured on practice frames). */
+const SHARES = { eye: 0.012, nose: 0.06, chin: 0.08, hairline: 0.1 };
+/** How far off the turn may be (measured on practice frames). */
+const TURN_SIGMA_DEG = 3;
+/** And at best, px. */
+const BEST_PX = 0.5;
+
+/** Landmarks in pixels from the middle of the picture, to the right and up; and the turn. */
+export function faceOf(
+	{ surface, leftIris, rightIris }: FacePoints,
+	size: { readonly widthPx: number; readonly heightPx: number }
+): FoundFace {
+	const at = (i: number) => surface[i] as FacePoints['surface'][number];
+	const between = (a: Place, b: Place, share: number): Place => ({
+		x: a.x + (b.x - a.x) * share,
+		y: a.y + (b.y - a.y) * share
+	});
+	const eyesPx = Math.hypot(leftIris.x - rightIris.x, leftIris.y - rightIris.y);
+	const found = (landmark: FoundLandmark['landmark'], { x, y }: Place, share: number) => ({
+		landmark,
+		x: x - size.widthPx / 2,
+		y: size.heightPx / 2 - y,
+		sigmaPx: Math.hypot(BEST_PX, share * eyesPx)
+	});
+	const [right, left] = [at(EDGES[0]), at(EDGES[1])];
+	const deg = degrees(Math.atan2(left.z - right.z, Math.hypot(left.x - right.x, left.y - right.y)));
+	const landmarks = [
+		found('left-eye', leftIris, SHARES.eye),
+		found('right-eye', rightIris, SHARES.eye),
+		found('nose-tip', between(at(NOSE[0]), at(NOSE[1]), 0.6), SHARES.nose),
+		found('chin', at(CHIN), SHARES.chin),
+		found('hairline', between(at(FOREHEAD[1]), at(FOREHEAD[0]), 2), SHARES.hairline)
+	];
+	return { landmarks, turn: { deg, sigmaDeg: TURN_SIGMA_DEG } };
+}

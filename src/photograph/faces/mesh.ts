@@ -1,0 +1,86 @@
+import { concat, dispose, type Tensor } from '@tensorflow/tfjs-core';
+import { inputOf, type FaceBox } from './detect';
+import type { FaceModels } from './models';
+import { placeOf, type Part, type Pyramid } from './pyramid';
+
+/** The points of a face: its surface, and its irises. */
+
+export interface Place {
+	readonly x: number;
+	readonly y: number;
+}
+
+/** Points of a face, in pixels of the picture. */
+export interface FacePoints {
+	/** 468 of its surface, in the order of the model; z away from the camera, in the same pixels. */
+	readonly surface: readonly (Place & { readonly z: number })[];
+	readonly rightIris: Iris;
+	readonly leftIris: Iris;
+	/** How surely it is a face, 0 to 1. */
+	readonly score: number;
+}
+
+export interface Iris extends Place {
+	readonly widthPx: number;
+}
+
+const MESH_PX = 192;
+const IRIS_PX = 64;
+/** How much wider than the face the part is that the mesh is laid over. */
+const AROUND_FACE = 1.5;
+/** How much wider than the opening of the lids the part is that the iris is looked for in. */
+const AROUND_EYE = 2.3;
+/** Corners of the eyes, outer and inner, among the points of the surface. */
+const RIGHT_CORNERS = [33, 133] as const;
+const LEFT_CORNERS = [263, 362] as const;
+/** Of the points of an eye the last five are the iris: middle, then right, top, left, bottom. */
+const EYE_POINTS = 76;
+const IRIS_FROM = 71;
+
+/** The points of a face that was found. */
+export function facePoints(
+	{ mesh, iris }: FaceModels,
+	pyramid: Pyramid,
+	{ x, y, sidePx, turnRad }: FaceBox
+): FacePoints {
+	const part: Part = { x, y, sidePx: sidePx * AROUND_FACE, turnRad };
+	const input = inputOf(pyramid.cut(part, MESH_PX), 255, 0);
+	const [points, flag] = mesh.execute(input, ['Identity_2', 'Identity_1']) as [Tensor, Tensor];
+	const values = points.dataSync();
+	const score = flag.dataSync()[0] as number;
+	dispose([input, points, flag]);
+	const surface = Array.from({ length: values.length / 3 }, (_, i) => ({
+		...placeOf(part, MESH_PX, { x: values[3 * i] as number, y: values[3 * i + 1] as number }),
+		z: ((values[3 * i + 2] as number) * part.sidePx) / MESH_PX
+	}));
+	const eyes = [
+		eyePart(surface, RIGHT_CORNERS, turnRad, false),
+		eyePart(surface, LEFT_CORNERS, turnRad, true)
+	] as const;
+	const crops = eyes.map((eye) => inputOf(pyramid.cut(eye, IRIS_PX), 255, 0));
+	const both = concat(crops);
+	const found = iris.execute(both) as Tensor;
+	const eyeValues = found.dataSync();
+	dispose([...crops, both, found]);
+	const irisOf = (which: 0 | 1): Iris => {
+		const at = (k: number) => {
+			const from = 3 * (which * EYE_POINTS + IRIS_FROM + k);
+			const place = { x: eyeValues[from] as number, y: eyeValues[from + 1] as number };
+			return placeOf(eyes[which], IRIS_PX, place);
+		};
+		const [middle, right, left] = [at(0), at(1), at(3)];
+		return { ...middle, widthPx: Math.hypot(right.x - left.x, right.y - left.y) };
+	};
+	return { surface, rightIris: irisOf(0), leftIris: irisOf(1), score };
+}
+
+function eyePart(
+	surface: FacePoints['surface'],
+	[outer, inner]: readonly [number, number],
+	turnRad: number,
+	isMirrored: boolean
+): Part {
+	const [a, b] = [surface[outer] as Place, surface[inner] as Place];
+	const sidePx = Math.hypot(a.x - b.x, a.y - b.y) * AROUND_EYE;
+	return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, sidePx, turnRad, isMirrored };
+}

@@ -1,0 +1,72 @@
+/** A picture at several sizes, each half of the one before, so that parts of it are cut out at any scale. */
+
+/** A part of a picture: its middle in pixels of the picture, how wide, how far turned clockwise. */
+export interface Part {
+	readonly x: number;
+	readonly y: number;
+	readonly sidePx: number;
+	readonly turnRad: number;
+	/** Seen in a mirror. */
+	readonly isMirrored?: boolean;
+}
+
+export type Source = ImageBitmap | OffscreenCanvas;
+
+const LEAST_PX = 64;
+
+export class Pyramid {
+	readonly widthPx: number;
+	readonly heightPx: number;
+	readonly #levels: Source[];
+	readonly #cut = new OffscreenCanvas(1, 1);
+
+	/** @throws when there is no memory for it */
+	constructor(whole: Source) {
+		this.widthPx = whole.width;
+		this.heightPx = whole.height;
+		this.#levels = [whole];
+		for (let last = whole; Math.min(last.width, last.height) >= 2 * LEAST_PX;) {
+			const half = new OffscreenCanvas(Math.ceil(last.width / 2), Math.ceil(last.height / 2));
+			contextOf(half).drawImage(last, 0, 0, half.width, half.height);
+			this.#levels.push(half);
+			last = half;
+		}
+	}
+
+	/** A square part of the picture, drawn so many pixels wide; black beyond the edge. */
+	cut({ x, y, sidePx, turnRad, isMirrored = false }: Part, wantedPx: number): ImageData {
+		const canvas = this.#cut;
+		canvas.width = wantedPx;
+		canvas.height = wantedPx;
+		const context = contextOf(canvas);
+		const scale = wantedPx / sidePx;
+		const level = Math.max(0, Math.min(this.#levels.length - 1, Math.floor(Math.log2(1 / scale))));
+		const source = this.#levels[level] as Source;
+		context.translate(wantedPx / 2, wantedPx / 2);
+		if (isMirrored) context.scale(-1, 1);
+		context.rotate(-turnRad);
+		context.scale(scale, scale);
+		context.translate(-x, -y);
+		context.drawImage(source, 0, 0, this.widthPx, this.heightPx);
+		return context.getImageData(0, 0, wantedPx, wantedPx);
+	}
+}
+
+function contextOf(canvas: OffscreenCanvas): OffscreenCanvasRenderingContext2D {
+	const context = canvas.getContext('2d', { alpha: false, willReadFrequently: true });
+	if (!context) throw new Error('there is no memory for a picture of this size');
+	return context;
+}
+
+/** Where a place of a cut part is in the picture; both in pixels from the top left. */
+export function placeOf(
+	{ x, y, sidePx, turnRad, isMirrored = false }: Part,
+	cutPx: number,
+	at: { readonly x: number; readonly y: number }
+): { x: number; y: number } {
+	const scale = sidePx / cutPx;
+	const aside = (at.x - cutPx / 2) * scale * (isMirrored ? -1 : 1);
+	const down = (at.y - cutPx / 2) * scale;
+	const [cos, sin] = [Math.cos(turnRad), Math.sin(turnRad)];
+	return { x: x + aside * cos - down * sin, y: y + aside * sin + down * cos };
+}

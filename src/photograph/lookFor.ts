@@ -1,0 +1,71 @@
+import type { FoundFace } from '$core/photograph/fitHead';
+import type { PhotographFacts, PictureSize } from '$core/photograph/lensOf';
+import { findFaces, type Pauses } from './faces/findFaces';
+import { faceOf } from './faces/landmarks';
+import type { FaceModels } from './faces/models';
+import { Pyramid } from './faces/pyramid';
+import type { OpenPicture } from './read/openPicture';
+
+/** Everything that is found in a photograph. */
+
+/** A face of a photograph. */
+export interface SeenFace extends FoundFace {
+	/** Middle of the eyes, px from the top left. */
+	readonly x: number;
+	readonly y: number;
+	/** From ear to ear or so, px. */
+	readonly widthPx: number;
+	readonly irisPx: number;
+}
+
+export interface SeenPhotograph {
+	readonly size: PictureSize;
+	readonly facts: PhotographFacts;
+	readonly faces: readonly SeenFace[];
+	/** The photograph for the screen, without what it said of itself. */
+	readonly small: Blob;
+}
+
+/** Pixels along the long side of what is shown. */
+const SHOWN_PX = 1600;
+const QUALITY = 0.85;
+
+/** The faces in a picture, from the left to the right. The picture is given back. */
+export async function lookFor(
+	models: FaceModels,
+	{ bitmap, facts }: OpenPicture,
+	pauses: Pauses
+): Promise<SeenPhotograph> {
+	try {
+		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
+		const found = await findFaces(models, new Pyramid(bitmap), pauses);
+		const faces = found.map(({ points }) => {
+			const { leftIris, rightIris, surface } = points;
+			const [right, left] = [surface[234], surface[454]];
+			return {
+				...faceOf(points, size),
+				x: (leftIris.x + rightIris.x) / 2,
+				y: (leftIris.y + rightIris.y) / 2,
+				widthPx: right && left ? Math.hypot(right.x - left.x, right.y - left.y) : 0,
+				irisPx: (leftIris.widthPx + rightIris.widthPx) / 2
+			};
+		});
+		const small = await smaller(bitmap);
+		return { size, facts, faces: faces.toSorted((a, b) => a.x - b.x), small };
+	} finally {
+		bitmap.close();
+	}
+}
+
+function smaller(bitmap: ImageBitmap): Promise<Blob> {
+	const share = Math.min(1, SHOWN_PX / Math.max(bitmap.width, bitmap.height));
+	const canvas = new OffscreenCanvas(
+		Math.round(bitmap.width * share),
+		Math.round(bitmap.height * share)
+	);
+	const context = canvas.getContext('2d', { alpha: false });
+	if (!context) throw new Error('there is no memory for a picture of this size');
+	context.imageSmoothingQuality = 'high';
+	context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+	return canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
+}

@@ -1,0 +1,101 @@
+import ExifReader from 'exifreader';
+import { z } from 'zod';
+import type { PhotographFacts } from '$core/photograph/lensOf';
+
+/**
+ * What a photograph says of how it was taken. Only the tags listed here are read: not where, not by whom,
+ * not with which camera of its kind (GPS, owners, serial numbers).
+ */
+
+const TAGS = [
+	'Model',
+	'LensModel',
+	'FocalLength',
+	'FocalLengthIn35mmFilm',
+	'FNumber',
+	'ExposureTime',
+	'ISOSpeedRatings',
+	'DateTimeOriginal',
+	'SubSecTimeOriginal',
+	'OffsetTimeOriginal',
+	'SubjectDistance',
+	'FocalPlaneXResolution',
+	'FocalPlaneResolutionUnit',
+	'PixelXDimension',
+	'PixelYDimension',
+	'Orientation'
+];
+
+/** Tags, as the package gives them: a number, a fraction, or text. */
+const Rational = z.tuple([z.number(), z.number()]).transform(([over, under]) => over / under);
+const numberTag = z
+	.object({
+		value: z.union([z.number(), Rational, z.tuple([z.number()]).transform(([one]) => one)])
+	})
+	.transform(({ value }) => (Number.isFinite(value) && value > 0 ? value : undefined))
+	.optional()
+	.catch(undefined);
+const textTag = z
+	.object({ description: z.string() })
+	.transform(
+		({ description }) => description.replace(/\0.*$/s, '').trim().slice(0, 80) || undefined
+	)
+	.optional()
+	.catch(undefined);
+
+const TagsSchema = z.object({
+	Model: textTag,
+	LensModel: textTag,
+	FocalLength: numberTag,
+	FocalLengthIn35mmFilm: numberTag,
+	FNumber: numberTag,
+	ExposureTime: numberTag,
+	ISOSpeedRatings: numberTag,
+	DateTimeOriginal: textTag,
+	SubSecTimeOriginal: textTag,
+	OffsetTimeOriginal: textTag,
+	SubjectDistance: numberTag,
+	FocalPlaneXResolution: numberTag,
+	FocalPlaneResolutionUnit: numberTag,
+	PixelXDimension: numberTag,
+	PixelYDimension: numberTag,
+	Orientation: numberTag
+});
+
+/** Bytes from the start of a file among which its tags are looked for. */
+const HEAD_BYTES = 4_000_000;
+/** What a camera writes for a subject farther than it can tell. */
+const FARTHEST_M = 500;
+
+/** What is said; nothing at all where nothing can be read. */
+export async function factsOf(
+	file: Blob
+): Promise<PhotographFacts & { readonly orientation: number }> {
+	const tags = await tagsOf(file);
+	const distance = tags.SubjectDistance;
+	return {
+		bodyName: tags.Model,
+		lensName: tags.LensModel,
+		focalMm: tags.FocalLength,
+		focal35Mm: tags.FocalLengthIn35mmFilm,
+		fNumber: tags.FNumber,
+		shutterS: tags.ExposureTime,
+		iso: tags.ISOSpeedRatings,
+		subjectM: distance !== undefined && distance < FARTHEST_M ? distance : undefined,
+		planePixels: tags.FocalPlaneXResolution,
+		planeUnit: tags.FocalPlaneResolutionUnit,
+		pixelsAcross: tags.PixelXDimension,
+		pixelsDown: tags.PixelYDimension,
+		takenAt: tags.DateTimeOriginal,
+		orientation: tags.Orientation ?? 1
+	};
+}
+
+async function tagsOf(file: Blob): Promise<z.output<typeof TagsSchema>> {
+	try {
+		const head = await file.slice(0, HEAD_BYTES).arrayBuffer();
+		return TagsSchema.parse(ExifReader.load(head, { includeTags: { exif: TAGS } }));
+	} catch {
+		return TagsSchema.parse({});
+	}
+}

@@ -1,0 +1,228 @@
+<script lang="ts">
+	import type { StandingHead } from '$core/photograph/standing';
+	import { BUILD_OPTIONS } from '$words/options';
+	import { distance } from '$words/numbers';
+	import { unsureDistance } from '$words/photograph';
+	import { settings } from '../shared/settings.svelte';
+	import type { Mark, Spot } from './looking.svelte';
+
+	/** The photograph with a ring around every face; faces that were missed are pointed at. */
+	interface Props {
+		address: string;
+		size: { readonly widthPx: number; readonly heightPx: number };
+		marks: readonly Mark[];
+		/** Where each stands, by the id of its mark. */
+		standing: ReadonlyMap<number, StandingHead>;
+		selected: number | null;
+		/** Two eyes are pointed at. */
+		isAdding: boolean;
+		onselect: (id: number | null) => void;
+		onadded: (a: Spot, b: Spot) => void;
+	}
+
+	let { address, size, marks, standing, selected, isAdding, onselect, onadded }: Props = $props();
+
+	let pane = $state<HTMLElement>();
+	let first = $state.raw<Spot | null>(null);
+	/** Where the keyboard points, shares of the picture. */
+	let cross = $state({ x: 0.5, y: 0.4 });
+	$effect(() => {
+		if (!isAdding) first = null;
+	});
+	$effect(() => {
+		if (isAdding) pane?.focus();
+	});
+
+	const WIDER = 1.5;
+	/** A finger takes the nearest ring within this, px of the screen. */
+	const REACH_PX = 44;
+
+	function point(spot: Spot) {
+		if (!first) {
+			first = spot;
+			return;
+		}
+		onadded(first, spot);
+		first = null;
+	}
+
+	function tap(event: MouseEvent) {
+		if (!pane) return;
+		const box = pane.getBoundingClientRect();
+		const scale = size.widthPx / box.width;
+		const spot = { x: (event.clientX - box.left) * scale, y: (event.clientY - box.top) * scale };
+		if (isAdding) return point(spot);
+		const away = (mark: Mark) => Math.hypot(mark.x - spot.x, mark.y - spot.y);
+		const nearest = marks.toSorted((a, b) => away(a) - away(b))[0];
+		const reach = Math.max(REACH_PX * scale, ((nearest?.widthPx ?? 0) * WIDER) / 2);
+		onselect(nearest && away(nearest) < reach ? nearest.id : null);
+	}
+
+	const STEP = 0.01;
+	const FINE = 0.002;
+	function press(event: KeyboardEvent) {
+		if (!isAdding || event.target !== pane) return;
+		const by = event.shiftKey ? FINE : STEP;
+		const move = {
+			ArrowLeft: [-by, 0],
+			ArrowRight: [by, 0],
+			ArrowUp: [0, -by],
+			ArrowDown: [0, by]
+		}[event.key];
+		if (move) cross = { x: cross.x + (move[0] ?? 0), y: cross.y + (move[1] ?? 0) };
+		else if (event.key === 'Enter')
+			point({ x: cross.x * size.widthPx, y: cross.y * size.heightPx });
+		else return;
+		event.preventDefault();
+	}
+
+	const percent = (value: number, of: number) => `${(100 * value) / of}%`;
+	const wordsOf = (mark: Mark): string => {
+		const at = standing.get(mark.id);
+		const build = BUILD_OPTIONS.find(({ value }) => value === mark.build)?.text ?? '';
+		if (mark.isOut) return `${build}, counts for nothing`;
+		if (!at) return `${build}, no distance`;
+		return `${build}, row ${at.row}, ${unsureDistance(at.depthM, at.sigmaM, settings.units)}`;
+	};
+</script>
+
+<!-- the rings are buttons for the keyboard; the picture takes the finger, which is larger than they are -->
+<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+<div
+	class="pane"
+	class:adding={isAdding}
+	bind:this={pane}
+	role="group"
+	aria-label={isAdding
+		? 'The photograph: arrows move the cross, Shift finely, Enter marks an eye'
+		: 'The photograph'}
+	tabindex={isAdding ? 0 : -1}
+	style:aspect-ratio="{size.widthPx} / {size.heightPx}"
+	onclick={tap}
+	onkeydown={press}
+>
+	<img src={address} alt="" draggable="false" />
+	{#each marks as mark (mark.id)}
+		{@const at = standing.get(mark.id)}
+		<button
+			type="button"
+			class="ring"
+			class:out={mark.isOut}
+			class:chosen={mark.id === selected}
+			aria-pressed={mark.id === selected}
+			aria-label={wordsOf(mark)}
+			style:left={percent(mark.x, size.widthPx)}
+			style:top={percent(mark.y + mark.widthPx * 0.15, size.heightPx)}
+			style:width={percent(mark.widthPx * WIDER, size.widthPx)}
+			onclick={(event) => {
+				if (isAdding) return;
+				event.stopPropagation();
+				onselect(mark.id);
+			}}
+		>
+			{#if at && !mark.isOut}
+				<span aria-hidden="true"
+					>{at.row}<i class="far">&nbsp;· {distance(at.depthM, settings.units)}</i></span
+				>
+			{/if}
+		</button>
+	{/each}
+	{#if isAdding}
+		{#if first}
+			<i
+				class="eye"
+				style:left={percent(first.x, size.widthPx)}
+				style:top={percent(first.y, size.heightPx)}
+			></i>
+		{/if}
+		<i class="cross" style:left="{100 * cross.x}%" style:top="{100 * cross.y}%"></i>
+	{/if}
+</div>
+
+<style>
+	.pane {
+		position: relative;
+		width: 100%;
+		max-height: 62vh;
+		margin: 0 auto;
+		overflow: hidden;
+		touch-action: manipulation;
+		container-type: inline-size;
+	}
+	.adding {
+		cursor: crosshair;
+	}
+	img {
+		width: 100%;
+		height: 100%;
+		display: block;
+	}
+	.ring {
+		position: absolute;
+		aspect-ratio: 1;
+		transform: translate(-50%, -50%);
+		border: 2px solid #fffdf7;
+		outline: 1.5px solid #1b2a41;
+		border-radius: 50%;
+		/* a finger takes the nearest by the picture, so that rings keep the size of their faces */
+		min-width: 0;
+		min-height: 0;
+		display: grid;
+		place-items: end center;
+	}
+	.ring span {
+		transform: translateY(115%);
+		padding: 0 0.25rem;
+		border-radius: 3px;
+		background: rgb(20 28 44 / 0.78);
+		color: #fffdf7;
+		font-size: clamp(0.6rem, 1.5cqw, 0.8rem);
+		line-height: 1.25;
+		white-space: nowrap;
+	}
+	.far {
+		font-style: normal;
+	}
+	/* there is room for the rows alone */
+	@container (max-width: 34rem) {
+		.ring:not(.chosen) .far {
+			display: none;
+		}
+	}
+	.ring.chosen {
+		border-color: var(--focus);
+		border-width: 3px;
+		z-index: 1;
+	}
+	.ring.out {
+		border-style: dashed;
+		opacity: 0.75;
+	}
+	.ring:focus-visible {
+		outline: 3px solid var(--focus);
+		outline-offset: 2px;
+	}
+	.eye,
+	.cross {
+		position: absolute;
+		width: 14px;
+		height: 14px;
+		transform: translate(-50%, -50%);
+		pointer-events: none;
+	}
+	.eye {
+		border: 2px solid var(--focus);
+		border-radius: 50%;
+		background: rgb(255 253 247 / 0.6);
+	}
+	.cross {
+		display: none;
+		background:
+			linear-gradient(#fffdf7, #fffdf7) center / 2px 100% no-repeat,
+			linear-gradient(#fffdf7, #fffdf7) center / 100% 2px no-repeat;
+		filter: drop-shadow(0 0 1px #000);
+	}
+	.pane:focus-visible .cross {
+		display: block;
+	}
+</style>

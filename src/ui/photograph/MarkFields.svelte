@@ -1,0 +1,93 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import type { StandingHead } from '$core/photograph/standing';
+	import { distance } from '$words/numbers';
+	import { BUILD_OPTIONS } from '$words/options';
+	import { unsureDistance } from '$words/photograph';
+	import Length from '../shared/Length.svelte';
+	import Pick from '../shared/Pick.svelte';
+	import { settings } from '../shared/settings.svelte';
+	import type { Mark } from './looking.svelte';
+
+	/** What is known of one face of a photograph, and what can be said of it. */
+	interface Props {
+		mark: Mark;
+		standing: StandingHead | undefined;
+		rows: number;
+		/** Of what was in focus, by the file, m. */
+		subjectM: number | undefined;
+		onchange: (change: Partial<Mark>) => void;
+	}
+
+	let { mark, standing, rows, subjectM, onchange }: Props = $props();
+
+	const rowOptions = $derived(
+		Array.from({ length: rows + 1 }, (_, i) => ({ value: `${i + 1}`, text: `${i + 1}` }))
+	);
+	const newGesture = () => '';
+</script>
+
+<section aria-label="The face that is chosen">
+	{#if mark.isOut}
+		<p>Counts for nothing.</p>
+		<Button size="sm" color="alternative" onclick={() => onchange({ isOut: false })}>
+			Counts after all
+		</Button>
+	{:else}
+		{#if standing}
+			<p>{unsureDistance(standing.depthM, standing.sigmaM, settings.units)}.</p>
+		{/if}
+		<div class="fields">
+			<Pick
+				label="who"
+				options={BUILD_OPTIONS}
+				value={mark.build}
+				onchoose={(build) => onchange({ build })}
+			/>
+			<Pick
+				label="row from the front"
+				options={rowOptions}
+				value={`${standing?.row ?? 1}`}
+				onchoose={(row) => onchange({ knownRow: Number(row) })}
+			/>
+			{#if standing}
+				<Length
+					label={mark.knownM === undefined ? 'measured distance' : 'distance, measured'}
+					value={mark.knownM ?? standing.depthM}
+					low={0.2}
+					high={200}
+					digits={2}
+					onchange={(knownM) => onchange({ knownM })}
+					{newGesture}
+				/>
+			{/if}
+		</div>
+		<div class="row">
+			{#if mark.knownM !== undefined}
+				<Button size="sm" color="alternative" onclick={() => onchange({ knownM: undefined })}>
+					Not measured
+				</Button>
+			{:else if subjectM !== undefined}
+				<Button size="sm" color="alternative" onclick={() => onchange({ knownM: subjectM })}>
+					In focus there: {distance(subjectM, settings.units)}, says the file
+				</Button>
+			{/if}
+			<Button size="sm" color="alternative" onclick={() => onchange({ isOut: true })}>
+				Drop this face
+			</Button>
+		</div>
+	{/if}
+</section>
+
+<style>
+	section {
+		display: flex;
+		flex-direction: column;
+		gap: 0.4rem;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.4rem;
+	}
+</style>

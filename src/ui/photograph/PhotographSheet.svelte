@@ -1,0 +1,334 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import { onDestroy } from 'svelte';
+	import { LIMITS } from '$core/format/shot';
+	import { chanceOf } from '$core/odds/chanceOf';
+	import { isCut, lensOf, lensOfEquivalent } from '$core/photograph/lensOf';
+	import { measured, stageOf, type RealCamera } from '$core/photograph/stage';
+	import { standingOf, type StandingHead } from '$core/photograph/standing';
+	import { solve } from '$core/study/plan';
+	import { facesFound, lensKnownWords, unsureSentence } from '$words/photograph';
+	import { verdictOf } from '$words/verdict';
+	import { addShot } from '../keeping/dayActions';
+	import { newShot } from '../keeping/newShot';
+	import type { Session } from '../keeping/session.svelte';
+	import { useKit } from '../kit/kit.svelte';
+	import Named from '../shared/Named.svelte';
+	import NumberField from '../shared/NumberField.svelte';
+	import { settings } from '../shared/settings.svelte';
+	import SmallStage from '../shared/SmallStage.svelte';
+	import { photographPort } from '../../workers/ports';
+	import type { Becomes } from './asked.svelte';
+	import FaceRings from './FaceRings.svelte';
+	import { Looking, type Mark } from './looking.svelte';
+	import MarkFields from './MarkFields.svelte';
+	import RealCameraFields from './RealCameraFields.svelte';
+
+	/** A photograph becomes the stage: who stands where on it, and the shot that comes of that. */
+	interface Props {
+		session: Session;
+		becomes: Becomes;
+		/** Chosen already; null to choose one. */
+		file: File | null;
+		open: boolean;
+		onused: () => void;
+	}
+
+	let { session, becomes, file, open = $bindable(), onused }: Props = $props();
+
+	const kit = useKit();
+	const looking = new Looking();
+	onDestroy(() => looking.dispose());
+	// what finds faces is fetched while somebody chooses or takes the photograph
+	void photographPort.ask('prepare', undefined).catch(() => undefined);
+	$effect(() => {
+		if (file) void looking.look(file);
+	});
+	$effect(() => {
+		if (!open) looking.stop();
+	});
+
+	let chooser = $state<HTMLInputElement>();
+	let shutter = $state<HTMLInputElement>();
+	let selected = $state<number | null>(null);
+	let isAdding = $state(false);
+	let isKept = $state(false);
+	/** Said where the file does not say it. */
+	let equivalentMm = $state(26);
+	let chosen = $state.raw<RealCamera | null>(null);
+
+	const seen = $derived(looking.seen);
+	const base = $derived((becomes === 'this-shot' && session.shot) || newShot('From a photograph'));
+	const known = $derived(
+		seen &&
+			lensOf(
+				seen.facts,
+				seen.size,
+				kit.contents.bodies.map(({ body }) => body)
+			)
+	);
+	const lens = $derived(seen && (known ?? lensOfEquivalent(equivalentMm, seen.size)));
+	const counted = $derived(looking.counted);
+	const heads = $derived(lens ? standingOf(counted, lens) : []);
+	const standing = $derived(
+		new Map(
+			counted.flatMap(({ id }, i): [number, StandingHead][] => {
+				const head = heads[i];
+				return head ? [[id, head]] : [];
+			})
+		)
+	);
+	const rows = $derived(Math.max(0, ...heads.map((head) => head?.row ?? 0)));
+	const staged = $derived(
+		counted.flatMap(({ id, build }) => {
+			const head = standing.get(id);
+			return head ? [{ standing: head, build }] : [];
+		})
+	);
+
+	/** The camera of the photograph where it is of the kit, else what is used anyway, framed alike. */
+	const usual = $derived.by((): RealCamera => {
+		const body = kit.contents.bodies.find((one) => one.body.name === seen?.facts.bodyName)?.body;
+		const focalMm = seen?.facts.focalMm;
+		const own = body && kit.lensesFor(body).find(({ name }) => name === seen?.facts.lensName);
+		if (body && own && focalMm !== undefined) {
+			return { body, lens: own, focalMm, isFramedAlike: false };
+		}
+		return { body: base.body, lens: base.lens, focalMm: base.camera.focalMm, isFramedAlike: true };
+	});
+	const camera = $derived(chosen ?? usual);
+	const shot = $derived(
+		seen && lens && staged.length > 0 && staged.length <= LIMITS.people
+			? stageOf(base, staged, { size: seen.size, focalPx: lens.focalPx }, camera)
+			: null
+	);
+	const chance = $derived(chanceOf(kit.contents.spreads));
+	const solution = $derived(shot && solve(shot, chance));
+	const verdict = $derived(solution && verdictOf(solution, settings.units));
+	const unsure = $derived.by(() => {
+		const fNumber = solution?.plan.fNumber ?? null;
+		const sure = shot && solve(measured(shot), chance).plan.fNumber;
+		if (!shot || fNumber === null || sure === null) return '';
+		const sigmaM = Math.max(...shot.people.map(({ depthSigmaM }) => depthSigmaM));
+		return unsureSentence(sigmaM, fNumber, sure, settings.units);
+	});
+	const chosenMark = $derived(looking.marks.find(({ id }) => id === selected));
+
+	function take(input: HTMLInputElement) {
+		const [one] = input.files ?? [];
+		input.value = '';
+		if (!one) return;
+		selected = null;
+		isAdding = false;
+		chosen = null;
+		void looking.look(one);
+	}
+
+	function change(mark: Mark, by: Partial<Mark>) {
+		looking.change(mark.id, by);
+	}
+
+	async function use() {
+		if (!shot || !seen) return;
+		if (becomes === 'this-shot' && session.shot) session.change(shot);
+		else await addShot(session, shot);
+		const { shotId, library } = session;
+		try {
+			if (isKept && shotId) await library.keepPhotograph(shotId, seen.small);
+		} catch {
+			looking.problem =
+				'The shot is made, but there is no room to keep the photograph. Go on without it, or make room.';
+			isKept = false;
+			becomes = 'this-shot';
+			return;
+		}
+		open = false;
+		onused();
+	}
+
+	const ACCEPTED =
+		'image/*,.heic,.heif,.dng,.tif,.tiff,.raw,.nef,.cr2,.arw,.orf,.rw2,.pef,.srw,.raf,.3fr,.iiq';
+</script>
+
+<Modal title="From a photograph" size="xl" bind:open>
+	<div class="stack">
+		{#if !seen}
+			<p>
+				Point a phone at them, or use a test frame of the camera itself: faces have a size, and that
+				tells where everybody stands. The photograph never leaves this device; where it was taken
+				and by whom is not read.
+			</p>
+		{/if}
+		<div class="row">
+			<Button color={seen ? 'alternative' : 'primary'} onclick={() => shutter?.click()}>
+				Take one
+			</Button>
+			<Button color={seen ? 'alternative' : 'primary'} onclick={() => chooser?.click()}>
+				Choose one…
+			</Button>
+			{#if looking.share !== null}
+				<div class="bar">
+					<Progressbar progress={Math.round(100 * looking.share)} size="h-1.5" />
+				</div>
+				<Button color="alternative" onclick={() => looking.stop()}>Stop</Button>
+			{/if}
+			<p role="status">
+				{#if looking.share !== null}Looking for faces…
+				{:else if seen}{facesFound(counted.length, rows)}{/if}
+			</p>
+		</div>
+		<input
+			bind:this={chooser}
+			hidden
+			type="file"
+			accept={ACCEPTED}
+			aria-label="Choose a photograph"
+			onchange={(event) => take(event.currentTarget)}
+		/>
+		<input
+			bind:this={shutter}
+			hidden
+			type="file"
+			accept="image/*"
+			capture="environment"
+			aria-label="Take a photograph"
+			onchange={(event) => take(event.currentTarget)}
+		/>
+		{#if looking.problem}<p class="is-soft" role="alert">{looking.problem}</p>{/if}
+		{#if seen}
+			<div class="both">
+				<div class="left">
+					<FaceRings
+						address={looking.address}
+						size={seen.size}
+						marks={looking.marks}
+						{standing}
+						{selected}
+						{isAdding}
+						onselect={(id) => (selected = id)}
+						onadded={(a, b) => {
+							selected = looking.add(a, b);
+							isAdding = false;
+						}}
+					/>
+					<div class="row">
+						<Button
+							size="sm"
+							color="alternative"
+							aria-pressed={isAdding}
+							onclick={() => (isAdding = !isAdding)}
+						>
+							{isAdding ? 'Done adding' : 'Add a face'}
+						</Button>
+						<p>
+							{#if isAdding}Tap its two eyes.
+							{:else if !chosenMark}Tap a ring: who it is, how far, whether it counts.{/if}
+						</p>
+					</div>
+					{#if chosenMark}
+						<MarkFields
+							mark={chosenMark}
+							standing={standing.get(chosenMark.id)}
+							{rows}
+							subjectM={seen.facts.subjectM}
+							onchange={(by) => change(chosenMark, by)}
+						/>
+					{/if}
+				</div>
+				<div class="right">
+					{#if shot}
+						<SmallStage {shot} widthPx={208} heightPx={120} />
+					{/if}
+					{#if known}
+						<p>{lensKnownWords(known, seen.facts.focalMm)}</p>
+					{:else}
+						<p>The file does not say its lens; a phone’s main camera is 23 to 28 mm.</p>
+						<NumberField
+							label="frames like, on full frame"
+							unit="mm"
+							value={equivalentMm}
+							low={8}
+							high={600}
+							digits={0}
+							onchange={(mm) => (equivalentMm = mm)}
+							newGesture={() => ''}
+						/>
+					{/if}
+					{#if isCut(seen.facts, seen.size)}
+						<p class="is-soft">It was cropped: distances may be wrong. Use the whole picture.</p>
+					{/if}
+					<RealCameraFields {camera} onchange={(next) => (chosen = next)} />
+					{#if shot && verdict}
+						<p class="verdict">
+							{#if verdict.focusOn}
+								Focus on <strong><Named text={verdict.focusOn} {shot} /></strong>{verdict.where &&
+									`, ${verdict.where}`}. <strong>{verdict.fNumber}</strong>{verdict.exposure &&
+									`, ${verdict.exposure}`}.
+							{:else}
+								<Named text={verdict.sentences[0] ?? ''} {shot} />
+							{/if}
+						</p>
+						<p>{unsure}</p>
+					{:else if counted.length > LIMITS.people}
+						<p class="is-soft">
+							A shot has room for {LIMITS.people} people: drop those who do not count.
+						</p>
+					{/if}
+					<label>
+						<input type="checkbox" bind:checked={isKept} />
+						keep the photograph, on this device only
+					</label>
+					<Button disabled={!shot} onclick={() => void use()}>Use it</Button>
+				</div>
+			</div>
+		{/if}
+	</div>
+</Modal>
+
+<style>
+	p {
+		color: var(--ink-2);
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.6rem;
+	}
+	.bar {
+		flex: 1 1 8rem;
+	}
+	.both {
+		display: grid;
+		grid-template-columns: minmax(0, 5fr) minmax(15rem, 3fr);
+		gap: 1rem;
+	}
+	.left,
+	.right {
+		display: flex;
+		flex-direction: column;
+		gap: 0.6rem;
+		min-width: 0;
+	}
+	label {
+		display: flex;
+		align-items: center;
+		gap: 0.5rem;
+		min-height: 2rem;
+	}
+	label input {
+		accent-color: var(--ink);
+		width: 1.1rem;
+		height: 1.1rem;
+	}
+	.verdict {
+		color: var(--ink);
+	}
+	@media (max-width: 45rem) {
+		.both {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>

@@ -1,0 +1,73 @@
+<script lang="ts">
+	import type { RealCamera } from '$core/photograph/stage';
+	import { useKit } from '../kit/kit.svelte';
+	import { byName, placeOf } from '../shared/byName';
+	import Choice from '../shared/Choice.svelte';
+	import NumberField from '../shared/NumberField.svelte';
+	import Pick from '../shared/Pick.svelte';
+
+	/** The camera that will really be used, and where it stands. */
+	interface Props {
+		camera: RealCamera;
+		onchange: (camera: RealCamera) => void;
+	}
+
+	let { camera, onchange }: Props = $props();
+
+	const kit = useKit();
+	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
+	const lenses = $derived(kit.lensesFor(camera.body));
+	const STANDS = [
+		{ value: 'place', text: 'from the same place' },
+		{ value: 'alike', text: 'framed alike' }
+	] as const;
+
+	const within = (focalMm: number, [short, long]: readonly [number, number]) =>
+		Math.min(long, Math.max(short, focalMm));
+
+	function chooseBody(place: string) {
+		const body = bodies[Number(place)] ?? camera.body;
+		const fitting = kit.lensesFor(body);
+		const lens = fitting.find(({ name }) => name === camera.lens.name) ?? fitting[0] ?? camera.lens;
+		onchange({ ...camera, body, lens, focalMm: within(camera.focalMm, lens.focalMm) });
+	}
+	function chooseLens(place: string) {
+		const lens = lenses[Number(place)] ?? camera.lens;
+		onchange({ ...camera, lens, focalMm: within(camera.focalMm, lens.focalMm) });
+	}
+	const newGesture = () => '';
+</script>
+
+<div class="fields">
+	<Pick
+		label="body"
+		options={byName(bodies)}
+		value={placeOf(bodies, camera.body)}
+		onchoose={chooseBody}
+	/>
+	<Pick
+		label="lens"
+		options={byName(lenses)}
+		value={placeOf(lenses, camera.lens)}
+		onchoose={chooseLens}
+	/>
+	{#if camera.lens.focalMm[0] < camera.lens.focalMm[1]}
+		<NumberField
+			label="focal length"
+			unit="mm"
+			value={camera.focalMm}
+			low={camera.lens.focalMm[0]}
+			high={camera.lens.focalMm[1]}
+			digits={0}
+			onchange={(focalMm) => onchange({ ...camera, focalMm })}
+			{newGesture}
+		/>
+	{/if}
+</div>
+<Choice
+	label="The camera stands"
+	quiet
+	options={STANDS}
+	value={camera.isFramedAlike ? 'alike' : 'place'}
+	onchoose={(stand) => onchange({ ...camera, isFramedAlike: stand === 'alike' })}
+/>
