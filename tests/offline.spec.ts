@@ -2,6 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { appendFileSync, cpSync, rmSync } from 'node:fs';
 import { expect, test } from './support/app';
+import { openPicture } from './support/openPictures.mjs';
 
 /** Without a network: the whole app, after one visit. */
 
@@ -45,6 +46,42 @@ test('after one visit one goes on without a network: planning, saving, cards, fi
 	await context.setOffline(false);
 	await expect(page.getByRole('banner').getByText('offline')).toBeHidden();
 	// the browser complains of the network that it is asked for
+	expect(complaints.filter((one) => !one.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]);
+	complaints.length = 0;
+});
+
+test('what finds faces is fetched when it is wanted, and is there without a network from then on', async ({
+	app,
+	page,
+	context,
+	complaints
+}) => {
+	const models: string[] = [];
+	context.on('request', (request) => {
+		if (request.url().endsWith('.bin')) models.push(request.url());
+	});
+	await page.goto('/');
+	await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+	await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+	expect(models).toEqual([]);
+
+	const sheet = page.getByRole('dialog');
+	const look = async () => {
+		await page.getByRole('button', { name: 'From a photograph' }).click();
+		const choosing = page.waitForEvent('filechooser');
+		await page.getByRole('button', { name: 'Choose one…' }).click();
+		const buffer = openPicture('astronaut.png');
+		await (await choosing).setFiles({ name: 'p.png', mimeType: 'image/png', buffer });
+		await expect(sheet.getByRole('status')).toContainText('One face found.', { timeout: 30_000 });
+	};
+	await look();
+	expect(new Set(models).size).toBe(3);
+
+	await context.setOffline(true);
+	await page.reload();
+	await look();
+	await sheet.getByRole('button', { name: 'Use it' }).click();
+	await expect(app.headline).toContainText('Person 1');
 	expect(complaints.filter((one) => !one.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]);
 	complaints.length = 0;
 });

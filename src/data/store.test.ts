@@ -105,6 +105,35 @@ describe('keeping shots', () => {
 	});
 });
 
+describe('photographs that stages were made from', () => {
+	const jpeg = (text: string) => new Blob([text], { type: 'image/jpeg' });
+	const kept = async (store: Store, id: string) => (await store.photograph(id))?.text();
+
+	it('are kept apart from the shot, one each, and forgotten when that is asked', async () => {
+		const { store } = newStore();
+		await store.addJob(JOB, [fresh('a')]);
+		await store.keepPhotograph('a', jpeg('first'));
+		await store.keepPhotograph('a', jpeg('second'));
+		expect(await kept(store, 'a')).toBe('second');
+		expect(JSON.stringify(await store.read())).not.toContain('image/jpeg');
+		await store.keepPhotograph('a', null);
+		expect(await store.photograph('a')).toBeNull();
+	});
+
+	it('go with their job when it is erased; those of others stay', async () => {
+		const { store } = newStore();
+		await store.addJob(JOB, [fresh('a')]);
+		await store.addJob({ ...JOB, id: 'other' }, [
+			fresh('b', { slot: { ...SLOT, jobId: 'other' } })
+		]);
+		await store.keepPhotograph('a', jpeg('a'));
+		await store.keepPhotograph('b', jpeg('b'));
+		await store.eraseJob('job');
+		expect(await store.photograph('a')).toBeNull();
+		expect(await kept(store, 'b')).toBe('b');
+	});
+});
+
 describe('two windows', () => {
 	it('the second to save is told, and nothing is overwritten', async () => {
 		const { store, name } = newStore();

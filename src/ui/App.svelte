@@ -86,7 +86,7 @@
 	function take(file: File | undefined) {
 		if (!file) return;
 		const becomes = at === 'plan' ? 'this-shot' : 'new-shot';
-		if (file.type.startsWith('image/')) photographAsked.ask(becomes, file);
+		if (file.type.startsWith('image/')) photographAsked.ask(becomes, { file });
 		else void openings.take(file);
 	}
 
@@ -213,9 +213,9 @@
 		<PhotographSheet
 			{session}
 			becomes={photographAsked.becomes}
-			file={photographAsked.file}
+			file={photographAsked.more.file ?? null}
 			bind:open={photographAsked.isOpen}
-			onused={() => go(photographAsked.then)}
+			onused={photographAsked.more.onused ?? (() => go('plan'))}
 		/>
 	{/await}
 {/if}

@@ -26,7 +26,7 @@ export interface PhotographFacts {
 }
 
 /** How it is known. */
-export type KnownBy = 'kit' | 'sensor' | 'equivalent';
+type KnownBy = 'kit' | 'sensor' | 'equivalent';
 
 export interface LensFound extends PhotographLens {
 	readonly by: KnownBy;

@@ -54,7 +54,6 @@ export function stageOf(
 		const turned = wrapDeg(turnDeg + directionDeg(eyes, position) - directionDeg(eyes, from));
 		return { ...person, turnDeg: turned, nodDeg, leanDeg, row, depthSigmaM: amongSigmaM };
 	});
-	const { focus: _focus, ...choices } = base.choices;
 	const shot: Shot = {
 		...base,
 		body: real.body,
@@ -68,7 +67,8 @@ export function stageOf(
 			focalMm: real.focalMm
 		},
 		people,
-		choices
+		// whoever was to be focused on is no longer there
+		choices: { ...base.choices, focus: undefined }
 	};
 	return withUsualWishes(shot, base.people.length);
 }

@@ -24,7 +24,7 @@ export interface StandingHead extends Pick<FittedHead, 'turnDeg' | 'nodDeg' | 'l
 	readonly upM: number;
 	readonly depthM: number;
 	readonly sigmaM: number;
-	/** The same against all others: what they have in common moves nobody out of focus. */
+	/** The same without what is common to all: that moves nobody out of focus. */
 	readonly amongSigmaM: number;
 	readonly row: number;
 }
@@ -114,10 +114,10 @@ function depthsTogether(
 		start.map(() => 1)
 	);
 	const shared = (i: number, k: number) => covariance?.[i]?.[k] ?? 0;
-	const withAll = heads.map((_, i) => mean(heads.map((_other, k) => shared(i, k))));
 	return heads.map((_, i) => {
 		const depthM = Math.exp(values[i] as number);
-		const among = shared(i, i) - 2 * (withAll[i] as number) + mean(withAll);
+		const withOthers = heads.flatMap((_other, k) => (k === i ? [] : shared(i, k)));
+		const among = withOthers.length > 0 ? shared(i, i) - mean(withOthers) : 0;
 		return {
 			depthM,
 			sigmaM: depthM * Math.sqrt(shared(i, i)),

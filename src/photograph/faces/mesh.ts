@@ -20,7 +20,7 @@ export interface FacePoints {
 	readonly score: number;
 }
 
-export interface Iris extends Place {
+interface Iris extends Place {
 	readonly widthPx: number;
 }
 

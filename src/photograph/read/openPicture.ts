@@ -6,16 +6,14 @@ import { rawPicture } from './rawPicture';
 
 /** Opens a file that somebody chose, which may be anything. */
 
-export const PICTURE_PROBLEMS = [
-	'empty',
-	'too-large',
-	'unknown-kind',
-	'no-picture-inside',
-	'too-many-pixels',
-	'kind-not-opened-here',
-	'broken'
-] as const;
-export type PictureProblem = (typeof PICTURE_PROBLEMS)[number];
+export type PictureProblem =
+	| 'empty'
+	| 'too-large'
+	| 'unknown-kind'
+	| 'no-picture-inside'
+	| 'too-many-pixels'
+	| 'kind-not-opened-here'
+	| 'broken';
 
 /** A picture upright, as it was seen, and what it says of itself. The picture is given back with `close`. */
 export interface OpenPicture {

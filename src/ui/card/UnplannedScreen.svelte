@@ -95,7 +95,7 @@
 		<button
 			class="knob keep"
 			type="button"
-			onclick={() => photographAsked.ask('new-shot', null, 'card')}>From a photograph…</button
+			onclick={() => photographAsked.ask('new-shot', { onused: onkept })}>From a photograph…</button
 		>
 		<div class="taps">
 			<Choice

@@ -87,7 +87,7 @@
 </script>
 
 <!-- the rings are buttons for the keyboard; the picture takes the finger, which is larger than they are -->
-<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
 <div
 	class="pane"
 	class:adding={isAdding}
