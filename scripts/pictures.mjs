@@ -31,13 +31,6 @@ const PICTURES = [
 	['plan-day', DESK, 'day', /Two families/],
 	['plan-night', DESK, 'night', /Two families/],
 	[
-		'plan-side',
-		DESK,
-		'day',
-		/Everyone, from the balcony/,
-		(page) => page.getByRole('radio', { name: 'from the side' }).check({ force: true })
-	],
-	[
 		'plan-why',
 		DESK,
 		'day',
@@ -81,6 +74,21 @@ const PICTURES = [
 			await sheet.getByText('5 of 5 frames').waitFor({ timeout: 120_000 });
 			await sheet.getByRole('button', { name: 'frame 3', exact: true }).click();
 			await sheet.getByRole('radio', { name: '100 %' }).check({ force: true });
+		}
+	],
+	[
+		'photograph',
+		DESK,
+		'day',
+		/Two families/,
+		async (page) => {
+			await page.getByRole('button', { name: 'shoot it' }).click();
+			const sheet = page.getByRole('dialog');
+			await sheet.getByLabel('frames').fill('1');
+			await sheet.getByRole('button', { name: 'Shoot it', exact: true }).click();
+			await sheet.getByText('1 of 1 frames').waitFor({ timeout: 120_000 });
+			await sheet.getByRole('button', { name: 'Stage from this frame…' }).click();
+			await page.getByText(/faces found/).waitFor({ timeout: 60_000 });
 		}
 	],
 	[

@@ -52,6 +52,13 @@ test('the plan is shot: a strip of frames, each at full size, and all as a ZIP',
 	const files = unzipSync(readFileSync(path));
 	expect(Object.keys(files)).toEqual([1, 2, 3].map((i) => `practice-000${i}.jpg`));
 	for (const bytes of Object.values(files)) expect([...bytes.slice(0, 4)]).toEqual(JPEG);
+
+	// what is looked at can be handed on as a photograph
+	await sheet.getByRole('button', { name: 'Stage from this frame…' }).click();
+	await expect(page.getByRole('dialog', { name: 'From a photograph' })).toBeVisible();
+	await expect(page.getByRole('dialog').getByRole('status')).toContainText(/No face|One face/, {
+		timeout: 30_000
+	});
 });
 
 test('a camera that cannot be loaded is said, and tried again', async ({ app, page }) => {

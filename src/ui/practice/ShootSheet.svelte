@@ -11,6 +11,7 @@
 	import { fStop, stopsInWords } from '$words/numbers';
 	import { zipped } from '$files/out/zip';
 	import { fileName, savedWords, writeFile } from '../files/out/saving';
+	import { photographAsked } from '../photograph/asked.svelte';
 	import NumberField from '../shared/NumberField.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import FrameView from './FrameView.svelte';
@@ -56,6 +57,8 @@
 	const isOwn = $derived([fNumber, shutterS, iso].some((value) => value !== AS_PLANNED));
 	const offStops = $derived(settings ? Math.log2(settings.gain) : 0);
 
+	const frame = $derived(roll.frames[looked]?.taken ?? null);
+
 	const options = $derived(settingOptions(solution));
 	const sizes = $derived(sizeOptions(shot.body));
 
@@ -84,6 +87,13 @@
 		} catch (error) {
 			saved = `It was not saved: ${error instanceof Error ? error.message : 'unknown'}.`;
 		}
+	}
+
+	/** Looked at as any photograph would be. */
+	function toStage() {
+		if (!frame) return;
+		open = false;
+		photographAsked.ask('new-shot', { file: new File([frame.jpeg], frame.name) });
 	}
 
 	$effect(() => {
@@ -161,6 +171,12 @@
 				{/if}
 				{#if roll.taken.length > 0}
 					<Button color="alternative" onclick={() => void save()}>Save as ZIP</Button>
+					<Button
+						color="alternative"
+						title="Where everybody stands, from the frame that is looked at"
+						disabled={!frame}
+						onclick={toStage}>Stage from this frame…</Button
+					>
 				{/if}
 			{/if}
 			<p role="status">
