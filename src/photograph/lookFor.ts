@@ -1,6 +1,6 @@
 import type { FoundFace } from '$core/photograph/fitHead';
 import type { PhotographFacts, PictureSize } from '$core/photograph/lensOf';
-import { findFaces, type Pauses } from './faces/findFaces';
+import { findFaces, type Helper, type Pauses } from './faces/findFaces';
 import { faceOf } from './faces/landmarks';
 import type { FaceModels } from './faces/models';
 import { Pyramid } from './faces/pyramid';
@@ -34,12 +34,13 @@ const QUALITY = 0.85;
 export async function lookFor(
 	models: FaceModels,
 	{ bitmap, facts }: OpenPicture,
-	pauses: Pauses
+	pauses: Pauses,
+	helper: Helper | null = null
 ): Promise<SeenPhotograph> {
 	try {
 		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
-		const found = await findFaces(models, new Pyramid(bitmap), pauses);
-		const faces = found.map(({ points }) => {
+		const found = await findFaces(models, new Pyramid(bitmap), pauses, helper);
+		const faces = found.map((points) => {
 			const { leftIris, rightIris, surface } = points;
 			const [right, left] = [surface[234], surface[454]];
 			return {

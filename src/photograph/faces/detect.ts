@@ -1,6 +1,6 @@
 import { tensor4d, type Tensor, dispose } from '@tensorflow/tfjs-core';
 import type { GraphModel } from '@tensorflow/tfjs-converter';
-import { placeOf, type Part, type Pyramid } from './pyramid';
+import { placeOf, type Part, type Place } from './pyramid';
 
 /** Where faces are: the detector over tiles of a picture at several scales. */
 
@@ -34,38 +34,48 @@ const ANCHORS = [
 	})
 );
 
-/** Faces in one tile. */
-export function detect(
-	detector: GraphModel,
-	pyramid: Pyramid,
-	tile: Part,
-	least: number
-): FaceBox[] {
-	const input = inputOf(pyramid.cut(tile, TILE_PX), 127.5, -1);
+/** A face in a tile, in pixels of it. */
+export interface TileFace {
+	readonly x: number;
+	readonly y: number;
+	readonly sidePx: number;
+	readonly rightEye: Place;
+	readonly leftEye: Place;
+	readonly score: number;
+}
+
+/** What may be faces in one tile. */
+export function detect(detector: GraphModel, tile: ImageData, least: number): TileFace[] {
+	const input = inputOf(tile, 127.5, -1);
 	const outputs = detector.execute(input, OUTPUTS) as Tensor[];
-	const [near, far, nearBoxes, farBoxes] = outputs.map((one) => one.dataSync());
+	const [near, far, nearBoxes, farBoxes] = outputs.map((one): Numbers => one.dataSync()) as Values;
 	dispose([input, ...outputs]);
-	const found: FaceBox[] = [];
-	ANCHORS.forEach((anchor, i) => {
-		const isNear = i < (near as Float32Array).length;
-		const at = isNear ? i : i - (near as Float32Array).length;
-		const logit = (isNear ? near : far)?.[at] as number;
-		const score = 1 / (1 + Math.exp(-logit));
-		if (score < least) return;
-		const boxes = (isNear ? nearBoxes : farBoxes) as Float32Array;
-		const value = (k: number) => boxes[VALUES * at + k] as number;
-		const point = (k: number) =>
-			placeOf(tile, TILE_PX, { x: anchor.x + value(k), y: anchor.y + value(k + 1) });
-		const middle = point(0);
-		const [rightEye, leftEye] = [point(4), point(6)];
-		found.push({
-			...middle,
-			sidePx: (Math.max(value(2), value(3)) * tile.sidePx) / TILE_PX,
-			turnRad: Math.atan2(leftEye.y - rightEye.y, leftEye.x - rightEye.x),
-			score
-		});
+	return ANCHORS.flatMap((anchor, i) => {
+		const isNear = i < near.length;
+		const at = isNear ? i : i - near.length;
+		const score = 1 / (1 + Math.exp(-((isNear ? near : far)[at] as number)));
+		if (score < least) return [];
+		const value = (k: number) => (isNear ? nearBoxes : farBoxes)[VALUES * at + k] as number;
+		const point = (k: number) => ({ x: anchor.x + value(k), y: anchor.y + value(k + 1) });
+		const sidePx = Math.max(value(2), value(3));
+		return [{ ...point(0), sidePx, rightEye: point(4), leftEye: point(6), score }];
 	});
-	return found;
+}
+
+type Values = [Numbers, Numbers, Numbers, Numbers];
+type Numbers = ArrayLike<number>;
+
+/** A face of a tile in the picture that the tile was cut from. */
+export function inPicture(face: TileFace, tile: Part): FaceBox {
+	const [middle, right, left] = [face, face.rightEye, face.leftEye].map((at) =>
+		placeOf(tile, TILE_PX, at)
+	) as [Place, Place, Place];
+	return {
+		...middle,
+		sidePx: (face.sidePx * tile.sidePx) / TILE_PX,
+		turnRad: Math.atan2(left.y - right.y, left.x - right.x),
+		score: face.score
+	};
 }
 
 /** Pixels as a model wants them: divided, and moved. */

@@ -1,15 +1,11 @@
-import { detect, TILE_PX, withoutDoubles, type FaceBox } from './detect';
+import { detect, inPicture, TILE_PX, withoutDoubles, type FaceBox, type TileFace } from './detect';
 import { facePoints, type FacePoints } from './mesh';
 import type { FaceModels } from './models';
 import type { Part, Pyramid } from './pyramid';
+import { shared } from './shared';
+import { tileSides, tilesOf } from './tiles';
 
 /** Every face of a picture. */
-
-/** A face that was found: its box and its points. */
-export interface Face {
-	readonly box: FaceBox;
-	readonly points: FacePoints;
-}
 
 export interface Pauses {
 	/** Lets others work. @throws when nobody waits any more */
@@ -18,20 +14,21 @@ export interface Pauses {
 	readonly tell: (share: number) => void;
 }
 
-/** How much smaller the tiles of each level are than those of the one before. */
-const FINER = 2.4;
-/** Neighbouring tiles have so much in common: more than a face that is just found by larger ones. */
-const IN_COMMON = 0.25;
-/** Tiles are not finer than this: a face of 40 pixels is 20 of the detector's. */
-const LEAST_TILE_PX = 2 * TILE_PX;
+/** Somebody else who looks at tiles meanwhile: another thread. */
+export type Helper = (tile: ImageData) => Promise<readonly TileFace[]>;
+
 /** What may be a face, if one looks closer. */
-const A_HINT = 0.1;
+export const A_HINT = 0.1;
 /** Seen so large by the detector, px, and so surely, a face needs no closer look. */
 const LARGE_PX = 34;
 const SURE = 0.7;
+/** What is large may still be unsure, up to so many times as large. */
+const UNSURE_TIMES = 3;
 /** What is a face: by the detector, and by how well its surface fits. */
 const LEAST_SCORE = 0.5;
 const LEAST_FIT = 0.8;
+/** Of all the work the looking; the points of the faces are the rest. */
+const LOOKING = 0.7;
 
 /**
  * The faces of a picture, from those that fill it to those of 40 pixels from ear to ear: looked for in large
@@ -40,8 +37,9 @@ const LEAST_FIT = 0.8;
 export async function findFaces(
 	models: FaceModels,
 	pyramid: Pyramid,
-	{ breathe, tell }: Pauses
-): Promise<Face[]> {
+	{ breathe, tell }: Pauses,
+	helper: Helper | null = null
+): Promise<FacePoints[]> {
 	const found: FaceBox[] = [];
 	let hints: readonly FaceBox[] | null = null;
 	const sides = tileSides(Math.max(pyramid.widthPx, pyramid.heightPx));
@@ -50,54 +48,36 @@ export async function findFaces(
 		const wanted: readonly Part[] = hints
 			? all.filter((tile) => hints?.some((hint) => isIn(hint, tile)))
 			: all;
-		const seen: FaceBox[] = [];
-		for (const [i, tile] of wanted.entries()) {
-			seen.push(...detect(models.detector, pyramid, tile, A_HINT));
-			tell(((level + i / wanted.length) / sides.length) * 0.7);
+		let looked = 0;
+		const looking = (look: Helper) => async (tile: Part) => {
+			const faces = await look(pyramid.cut(tile, TILE_PX));
+			tell(((level + ++looked / wanted.length) / sides.length) * LOOKING);
+			return faces.map((face) => inPicture(face, tile));
+		};
+		const here: Helper = async (tile) => {
 			await breathe();
-		}
+			return detect(models.detector, tile, A_HINT);
+		};
+		const seen = (await shared(wanted, looking(here), helper && looking(helper))).flat();
 		found.push(...seen.filter(({ score }) => score >= LEAST_SCORE));
-		const large = (LARGE_PX * sidePx) / TILE_PX;
-		const unclear = withoutDoubles(seen).filter(
-			(one) => one.sidePx < large || (one.score < SURE && one.sidePx < 3 * large)
-		);
 		// what is too small for the largest tiles is not even a hint in them
-		if (level > 0) hints = unclear;
+		if (level > 0) hints = withoutDoubles(seen).filter((one) => isUnclear(one, sidePx));
 	}
 	const boxes = withoutDoubles(found);
-	const faces: Face[] = [];
+	const faces: FacePoints[] = [];
 	for (const [i, box] of boxes.entries()) {
 		const points = facePoints(models, pyramid, box);
-		if (points.score >= LEAST_FIT) faces.push({ box, points });
-		tell(0.7 + (0.3 * (i + 1)) / boxes.length);
+		if (points.score >= LEAST_FIT) faces.push(points);
+		tell(LOOKING + ((1 - LOOKING) * (i + 1)) / boxes.length);
 		await breathe();
 	}
 	return faces;
 }
 
-/** Sides of the tiles, px: the first covers the picture. */
-function tileSides(longPx: number): number[] {
-	const sides = [longPx];
-	for (let side = longPx / FINER; side > LEAST_TILE_PX / Math.sqrt(FINER); side /= FINER) {
-		sides.push(Math.max(side, LEAST_TILE_PX));
-	}
-	return sides;
-}
-
-/** Tiles that cover a picture, with something in common. */
-export function tilesOf(
-	{ widthPx, heightPx }: Pick<Pyramid, 'widthPx' | 'heightPx'>,
-	sidePx: number
-): Part[] {
-	const xs = middlesOf(widthPx, sidePx);
-	return middlesOf(heightPx, sidePx).flatMap((y) => xs.map((x) => ({ x, y, sidePx, turnRad: 0 })));
-}
-
-function middlesOf(lengthPx: number, sidePx: number): number[] {
-	const free = lengthPx - sidePx;
-	if (free <= 0) return [lengthPx / 2];
-	const steps = Math.ceil(free / (sidePx * (1 - IN_COMMON)));
-	return Array.from({ length: steps + 1 }, (_, i) => sidePx / 2 + (free * i) / steps);
+/** Whether smaller tiles would tell more. */
+function isUnclear({ sidePx, score }: FaceBox, tileSidePx: number): boolean {
+	const largePx = (LARGE_PX * tileSidePx) / TILE_PX;
+	return sidePx < largePx || (score < SURE && sidePx < UNSURE_TIMES * largePx);
 }
 
 const isIn = ({ x, y }: FaceBox, tile: Part): boolean =>

@@ -1,6 +1,7 @@
 import { degrees } from '$core/geometry/angle';
 import type { FoundFace, FoundLandmark } from '$core/photograph/fitHead';
-import type { FacePoints, Place } from './mesh';
+import type { FacePoints } from './mesh';
+import type { Place } from './pyramid';
 
 /** The core's landmarks of a face, from the points that the models found. */
 

@@ -1,14 +1,9 @@
 import { concat, dispose, type Tensor } from '@tensorflow/tfjs-core';
 import { inputOf, type FaceBox } from './detect';
 import type { FaceModels } from './models';
-import { placeOf, type Part, type Pyramid } from './pyramid';
+import { placeOf, type Part, type Place, type Pyramid } from './pyramid';
 
 /** The points of a face: its surface, and its irises. */
-
-export interface Place {
-	readonly x: number;
-	readonly y: number;
-}
 
 /** Points of a face, in pixels of the picture. */
 export interface FacePoints {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { tilesOf } from './findFaces';
+import { tilesOf } from './tiles';
 import { placeOf } from './pyramid';
 
 describe('a part that was cut out', () => {

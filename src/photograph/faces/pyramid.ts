@@ -1,5 +1,11 @@
 /** A picture at several sizes, each half of the one before, so that parts of it are cut out at any scale. */
 
+/** A place in a picture, px from its top left. */
+export interface Place {
+	readonly x: number;
+	readonly y: number;
+}
+
 /** A part of a picture: its middle in pixels of the picture, how wide, how far turned clockwise. */
 export interface Part {
 	readonly x: number;
@@ -62,8 +68,8 @@ function contextOf(canvas: OffscreenCanvas): OffscreenCanvasRenderingContext2D {
 export function placeOf(
 	{ x, y, sidePx, turnRad, isMirrored = false }: Part,
 	cutPx: number,
-	at: { readonly x: number; readonly y: number }
-): { x: number; y: number } {
+	at: Place
+): Place {
 	const scale = sidePx / cutPx;
 	const aside = (at.x - cutPx / 2) * scale * (isMirrored ? -1 : 1);
 	const down = (at.y - cutPx / 2) * scale;

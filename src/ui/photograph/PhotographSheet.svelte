@@ -2,12 +2,12 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
-	import { onDestroy } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import { LIMITS } from '$core/format/shot';
 	import { chanceOf } from '$core/odds/chanceOf';
 	import { isCut, lensOf, lensOfEquivalent } from '$core/photograph/lensOf';
-	import { measured, stageOf, type RealCamera } from '$core/photograph/stage';
-	import { standingOf, type StandingHead } from '$core/photograph/standing';
+	import { stageOf, type RealCamera } from '$core/photograph/stage';
+	import type { StandingHead } from '$core/photograph/standing';
 	import { solve } from '$core/study/plan';
 	import { facesFound, lensKnownWords, unsureSentence } from '$words/photograph';
 	import { verdictOf } from '$words/verdict';
@@ -15,11 +15,12 @@
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
 	import { useKit } from '../kit/kit.svelte';
+	import { Asking } from '../shared/asking.svelte';
 	import Named from '../shared/Named.svelte';
 	import NumberField from '../shared/NumberField.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import SmallStage from '../shared/SmallStage.svelte';
-	import { photographPort } from '../../workers/ports';
+	import { advicePort, photographPort } from '../../workers/ports';
 	import type { Becomes } from './asked.svelte';
 	import FaceRings from './FaceRings.svelte';
 	import { Looking, type Mark } from './looking.svelte';
@@ -71,16 +72,21 @@
 	);
 	const lens = $derived(seen && (known ?? lensOfEquivalent(equivalentMm, seen.size)));
 	const counted = $derived(looking.counted);
-	const heads = $derived(lens ? standingOf(counted, lens) : []);
-	const standing = $derived(
-		new Map(
-			counted.flatMap(({ id }, i): [number, StandingHead][] => {
+	const question = $derived(lens && counted.length > 0 ? { heads: counted, lens } : null);
+	const asked = new Asking(photographPort, 'stand', () => question);
+	/** Where each stands, by its mark; what was known before stays until more is. */
+	let standing = $state.raw<ReadonlyMap<number, StandingHead>>(new Map());
+	$effect(() => {
+		const heads = asked.answer;
+		if (!heads) return;
+		standing = new Map(
+			untrack(() => counted).flatMap(({ id }, i): [number, StandingHead][] => {
 				const head = heads[i];
 				return head ? [[id, head]] : [];
 			})
-		)
-	);
-	const rows = $derived(Math.max(0, ...heads.map((head) => head?.row ?? 0)));
+		);
+	});
+	const rows = $derived(Math.max(0, ...counted.map(({ id }) => standing.get(id)?.row ?? 0)));
 	const staged = $derived(
 		counted.flatMap(({ id, build }) => {
 			const head = standing.get(id);
@@ -107,9 +113,11 @@
 	const chance = $derived(chanceOf(kit.contents.spreads));
 	const solution = $derived(shot && solve(shot, chance));
 	const verdict = $derived(solution && verdictOf(solution, settings.units));
+	const sureQuestion = $derived(shot ? { shot, spreads: kit.contents.spreads } : null);
+	const sureAsked = new Asking(advicePort, 'measured', () => sureQuestion);
 	const unsure = $derived.by(() => {
 		const fNumber = solution?.plan.fNumber ?? null;
-		const sure = shot && solve(measured(shot), chance).plan.fNumber;
+		const sure = sureAsked.answer?.fNumber ?? null;
 		if (!shot || fNumber === null || sure === null) return '';
 		const sigmaM = Math.max(...shot.people.map(({ depthSigmaM }) => depthSigmaM));
 		return unsureSentence(sigmaM, fNumber, sure, settings.units);
@@ -280,7 +288,7 @@
 						<input type="checkbox" bind:checked={isKept} />
 						keep the photograph, on this device only
 					</label>
-					<Button disabled={!shot} onclick={() => void use()}>Use it</Button>
+					<Button disabled={!shot || !asked.answer} onclick={() => void use()}>Use it</Button>
 				</div>
 			</div>
 		{/if}
