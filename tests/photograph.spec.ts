@@ -1,3 +1,4 @@
+import { truncateSync, writeFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { encode } from 'fast-png';
 import { axe } from './support/axe';
@@ -156,7 +157,7 @@ function boastingPng(widthPx: number, heightPx: number): Buffer {
 test('a file that is no photograph is said in one sentence, and nothing is lost', async ({
 	app,
 	page
-}) => {
+}, testInfo) => {
 	const sheet = await openAtPlan(app, page);
 	await choose(page, { buffer: ASTRONAUT });
 	await expect(rings(sheet)).toHaveCount(1, { timeout: 30_000 });
@@ -173,6 +174,14 @@ test('a file that is no photograph is said in one sentence, and nothing is lost'
 		await expect(sheet.getByRole('alert')).toContainText(words);
 		await expect(rings(sheet)).toHaveCount(1);
 	}
+	const huge = testInfo.outputPath('huge.jpg');
+	writeFileSync(huge, '');
+	truncateSync(huge, 2 ** 31);
+	const choosing = page.waitForEvent('filechooser');
+	await page.getByRole('button', { name: 'Choose one…' }).click();
+	await (await choosing).setFiles(huge);
+	await expect(sheet.getByRole('alert')).toContainText('larger than 400 MB');
+
 	await page.keyboard.press('Escape');
 	await expect(app.stage.locator('.head')).toHaveCount(15);
 });
