@@ -13,6 +13,8 @@ export interface PhotographFacts {
 	readonly fNumber?: number | undefined;
 	readonly shutterS?: number | undefined;
 	readonly iso?: number | undefined;
+	/** Whether a flash fired. */
+	readonly isFlashed?: boolean | undefined;
 	/** Of what was focused on. */
 	readonly subjectM?: number | undefined;
 	/** Pixels of the sensor for each unit of length, and which: 2 inch, 3 cm. */

@@ -157,7 +157,7 @@
 		height: 100%;
 		display: block;
 	}
-	.ring {
+	.pane .ring {
 		position: absolute;
 		aspect-ratio: 1;
 		transform: translate(-50%, -50%);

@@ -6,6 +6,7 @@
 	import { LIMITS } from '$core/format/shot';
 	import { chanceOf } from '$core/odds/chanceOf';
 	import { isCut, lensOf, lensOfEquivalent } from '$core/photograph/lensOf';
+	import { lightOf } from '$core/photograph/lightOf';
 	import { stageOf, type RealCamera } from '$core/photograph/stage';
 	import type { StandingHead } from '$core/photograph/standing';
 	import { solve } from '$core/study/plan';
@@ -107,7 +108,12 @@
 	const camera = $derived(chosen ?? usual);
 	const shot = $derived(
 		seen && lens && staged.length > 0 && staged.length <= LIMITS.people
-			? stageOf(base, staged, { size: seen.size, focalPx: lens.focalPx }, camera)
+			? stageOf(
+					{ ...base, light: base.light ?? lightOf(seen.facts) },
+					staged,
+					{ size: seen.size, focalPx: lens.focalPx },
+					camera
+				)
 			: null
 	);
 	const chance = $derived(chanceOf(kit.contents.spreads));

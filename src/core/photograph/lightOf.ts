@@ -1,0 +1,23 @@
+import type { Shot } from '../format/shot';
+import { ev100Of } from '../light/ev';
+import type { PhotographFacts } from './lensOf';
+
+/** EV is told in thirds of a stop, as dials turn. */
+const THIRDS = 3;
+
+/**
+ * The light that a photograph was taken in: its settings, if they were right and no flash fired; undefined
+ * where it does not say them all.
+ */
+export function lightOf({
+	fNumber,
+	shutterS,
+	iso,
+	isFlashed = false
+}: PhotographFacts): Shot['light'] {
+	if (fNumber === undefined || shutterS === undefined || iso === undefined || isFlashed) {
+		return undefined;
+	}
+	const ev100 = Math.round(THIRDS * ev100Of({ fNumber, shutterS, iso })) / THIRDS;
+	return { mode: 'ambient', ev100 };
+}
