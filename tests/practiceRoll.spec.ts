@@ -55,8 +55,8 @@ test('the plan is shot: a strip of frames, each at full size, and all as a ZIP',
 
 	// what is looked at can be handed on as a photograph
 	await sheet.getByRole('button', { name: 'Stage from this frame…' }).click();
-	await expect(page.getByRole('dialog', { name: 'From a photograph' })).toBeVisible();
-	await expect(page.getByRole('dialog').getByRole('status')).toContainText(/No face|One face/, {
+	const photograph = page.getByRole('dialog').filter({ hasText: 'From a photograph' });
+	await expect(photograph.getByRole('status')).toContainText(/No face|One face/, {
 		timeout: 30_000
 	});
 });
