@@ -1,26 +1,16 @@
-import { rename, writeFile } from 'node:fs/promises';
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { copyFile, rename } from 'node:fs/promises';
 import { resolve } from 'node:path';
 import adapterNode from '@sveltejs/adapter-node';
 import { build } from 'vite';
 import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 import { compress } from './scripts/compress.mjs';
 
-/**
- * adapter-node listens on every interface unless HOST is set. Focalis stays on this computer unless
- * told otherwise, and the routes bound the size of a request themselves.
- */
-const START = `process.env.HOST ??= '127.0.0.1';
-process.env.PORT ??= '4180';
-process.env.BODY_SIZE_LIMIT ??= 'Infinity';
-process.env.FOCALIS_WORKER = new URL('./worker/worker.js', import.meta.url).href;
-process.on('uncaughtException', (error) => {
-	const { HOST, PORT } = process.env;
-	const isTaken = error.code === 'EADDRINUSE';
-	console.error(isTaken ? \`Something else uses port \${PORT} of \${HOST}: choose another with PORT=…\` : error);
-	process.exit(1);
-});
-await import('./server.js');
-`;
+/** Hash of the one script that stands in the page itself, for its policy. */
+const [, inline = ''] =
+	/<script>([\s\S]*?)<\/script>/.exec(readFileSync('src/app.html', 'utf8')) ?? [];
+const inlineHash = createHash('sha256').update(inline).digest('base64');
 
 /** What answers requests beside the server's own thread, in one file. */
 const buildServerWorker = () =>
@@ -51,7 +41,7 @@ function adapter() {
 			await compress('build/client');
 			await buildServerWorker();
 			await rename('build/index.js', 'build/server.js');
-			await writeFile('build/index.js', START);
+			await copyFile('scripts/start.mjs', 'build/index.js');
 		}
 	};
 }
@@ -70,10 +60,11 @@ export default {
 			$tests: 'tests'
 		},
 		csp: {
-			mode: 'nonce',
+			// hashes, not nonces: the page is kept by the service worker, and a nonce that is kept is none
+			mode: 'hash',
 			directives: {
 				'default-src': ['self'],
-				'script-src': ['self'],
+				'script-src': ['self', `sha256-${inlineHash}`],
 				// Plotly and the drawings set styles on elements; scripts stay strict
 				'style-src': ['self', 'unsafe-inline'],
 				'img-src': ['self', 'data:', 'blob:'],

@@ -14,12 +14,24 @@ export const handle: Handle = async ({ event, resolve }) => {
 		const message = 'This request names another host or comes from another site.';
 		return json({ error: { code: 'foreign', message, issues: [] } }, { status: 403 });
 	}
-	const response = await resolve(event);
-	response.headers.set('x-content-type-options', 'nosniff');
-	response.headers.set('referrer-policy', 'no-referrer');
-	response.headers.set('cross-origin-opener-policy', 'same-origin');
-	return response;
+	return compressed(event.request, await resolve(event));
 };
+
+/** Shorter answers are not worth it, bytes. */
+const LEAST_BYTES = 1024;
+
+/** An answer of the API, compressed where that is understood; pages and files are compressed beforehand. */
+function compressed(request: Request, response: Response): Response {
+	const { headers, body } = response;
+	const isData = headers.get('content-type')?.startsWith('application/json') ?? false;
+	if (!isData || !body) return response;
+	headers.append('vary', 'accept-encoding');
+	const isLong = Number(headers.get('content-length') ?? Infinity) >= LEAST_BYTES;
+	if (!isLong || !/\bgzip\b/.test(request.headers.get('accept-encoding') ?? '')) return response;
+	headers.set('content-encoding', 'gzip');
+	headers.delete('content-length');
+	return new Response(body.pipeThrough(new CompressionStream('gzip')), response);
+}
 
 export const handleError: HandleServerError = ({ error, status }) => {
 	if (status !== 404) console.error(error);

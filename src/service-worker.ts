@@ -50,7 +50,13 @@ worker.addEventListener('fetch', (event) => {
 	const { origin, pathname } = new URL(request.url);
 	if (request.method !== 'GET' || origin !== worker.location.origin) return;
 	if (pathname.startsWith('/api/')) return;
-	const kept = request.mode === 'navigate' ? PAGE : request;
+	const isVisit = request.mode === 'navigate';
+	if (isVisit && pathname !== PAGE) {
+		// an address that there is not: the server says so; without it one comes to what there is
+		event.respondWith(fetch(request).catch(() => Response.redirect(PAGE)));
+		return;
+	}
+	const kept = isVisit ? PAGE : request;
 	const answer = async () => {
 		const cache = await caches.open(CACHE);
 		const known = await cache.match(kept);

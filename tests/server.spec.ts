@@ -2,6 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
 import { request as httpRequest } from 'node:http';
+import { connect } from 'node:net';
 import { expect, test } from '@playwright/test';
 
 /** The built server as scripts and studios meet it. */
@@ -53,14 +54,85 @@ test('publishes its schemas', async ({ request }) => {
 	}
 });
 
-test('sends a strict policy with every page', async ({ request }) => {
-	const { 'content-security-policy': policy = '', ...headers } = (await request.get('/')).headers();
+test('sends a strict policy with every page, and one of their own with workers', async ({
+	request,
+	page
+}) => {
+	const answer = await request.get('/');
+	const { 'content-security-policy': policy = '' } = answer.headers();
 	const scripts = /script-src ([^;]+)/.exec(policy)?.[1] ?? '';
-	expect(scripts).toMatch(/^'self' 'nonce-[^']+'$/);
+	expect(scripts).toMatch(/^'self'( 'sha256-[^']+')+$/);
 	expect(policy).not.toContain('unsafe-eval');
 	expect(policy).toContain("default-src 'self'");
 	expect(policy).toContain("object-src 'none'");
-	expect(headers['x-content-type-options']).toBe('nosniff');
+	// nothing that must be new each time stands in a page that is kept
+	expect(await answer.text()).not.toContain('nonce');
+
+	const worker = page.waitForResponse(/\/workers\/[^/]+\.js$/);
+	await page.goto('/?sample');
+	const { 'content-security-policy': own = '' } = (await worker).headers();
+	expect(own).toContain("default-src 'none'");
+	expect(own).not.toContain("'unsafe-eval'");
+});
+
+test('says with every answer what it may be used for, and how long it may be kept', async ({
+	request
+}) => {
+	const page = await (await request.get('/')).text();
+	const script = /"(?:\.\/)?(_app\/immutable\/[^"]+\.js)"/.exec(page)?.[1] ?? '';
+	for (const [path, kept] of [
+		['/', 'no-cache'],
+		['/service-worker.js', 'no-cache'],
+		['/manifest.webmanifest', 'no-cache'],
+		['/icon.svg', 'no-cache'],
+		[`/${script}`, 'public,max-age=31536000,immutable'],
+		['/api/health', /no-/],
+		['/nowhere/at/all', /no-/]
+	] as const) {
+		const headers = (await request.get(path)).headers();
+		expect(headers, path).toMatchObject({
+			'x-content-type-options': 'nosniff',
+			'cross-origin-resource-policy': 'same-origin',
+			'referrer-policy': 'no-referrer'
+		});
+		expect(headers['permissions-policy'], path).toContain('camera=()');
+		expect(headers['cache-control'], path).toMatch(kept);
+	}
+});
+
+test('compresses long answers where that is understood', async ({ request }) => {
+	const plain = await request.get('/api/openapi.json', {
+		headers: { 'accept-encoding': 'identity' }
+	});
+	expect(plain.headers()['content-encoding']).toBeUndefined();
+	const short = await request.get('/api/openapi.json', { headers: { 'accept-encoding': 'gzip' } });
+	expect(short.headers()['content-encoding']).toBe('gzip');
+	expect(await short.json()).toEqual(await plain.json());
+	const health = await request.get('/api/health', { headers: { 'accept-encoding': 'gzip' } });
+	expect(health.headers()['content-encoding']).toBeUndefined();
+});
+
+test('an address that there is not is a page that says so', async ({ page }) => {
+	await page.goto('/nowhere/at/all');
+	await expect(page.getByRole('heading')).toHaveText('There is nothing here.');
+	await page.getByRole('link', { name: 'Back to it' }).click();
+	await expect(page.getByRole('button', { name: 'Start a shot' })).toBeVisible();
+});
+
+test('refuses a request with two hosts', async ({ baseURL }) => {
+	const { hostname, port } = new URL(baseURL ?? '');
+	const socket = connect(Number(port), hostname);
+	const [answer] = (
+		await new Promise<Buffer>((resolve, reject) => {
+			socket.on('error', reject).once('data', resolve);
+			socket.write(
+				'GET /api/health HTTP/1.1\r\nHost: 127.0.0.1\r\nHost: elsewhere.example\r\n\r\n'
+			);
+		}).finally(() => socket.destroy())
+	)
+		.toString()
+		.split('\r\n');
+	expect(answer).toContain('400');
 });
 
 test.describe('bound to more than this computer', () => {

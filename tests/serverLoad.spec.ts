@@ -85,8 +85,18 @@ test('work is given up with its client', async () => {
 			() => null
 		)
 	);
-	// the queue is full, with minutes of work
-	await expect.poll(async () => (await post('/api/plan', simple)).status).toBe(503);
+	// the queue is full, with minutes of work; what came into it just before waits as long
+	const soon = () =>
+		fetch(`${base}/api/plan`, {
+			method: 'POST',
+			body: simple,
+			headers: { 'content-type': 'application/json' },
+			signal: AbortSignal.timeout(1000)
+		}).then(
+			({ status }) => status,
+			() => 'waits'
+		);
+	await expect.poll(soon).toBe(503);
 	control.abort();
 	expect(await Promise.all(left)).toContain(null);
 	// nobody waits for it any more: there is room at once, and an answer long before minutes have gone

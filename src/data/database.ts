@@ -12,6 +12,8 @@ import { withDays, type JobOf2, type ShotOf2 } from './upgrade';
 export const JobSchema = z.strictObject({
 	id: z.string(),
 	...JOB_SHAPE,
+	// one that this device does not know is as good as none
+	timeZone: JOB_SHAPE.timeZone.catch(undefined),
 	createdAt: z.number(),
 	/** Made from the sample day. */
 	isSample: z.boolean(),

@@ -39,6 +39,20 @@ const date = (label: string) =>
 		{ error: `${label} must be a date such as 2026-09-26` }
 	);
 
+/** Whether a time zone is one that this device knows, such as Europe/Lisbon. */
+function isKnownZone(timeZone: string): boolean {
+	try {
+		new Intl.DateTimeFormat('en', { timeZone });
+		return true;
+	} catch {
+		return false;
+	}
+}
+
+const TimeZone = text('the time zone', 1, 80).refine(isKnownZone, {
+	error: 'the time zone is not known here: write it as Europe/Lisbon, or leave it out'
+});
+
 const id = (label: string) => text(label, 1, 80);
 
 /** Somebody who is there on the day. People placed in a shot refer to them by name. */
@@ -81,7 +95,7 @@ export const JOB_SHAPE = {
 	place: text('the place', 0, JOB_LIMITS.place).default(''),
 	notes: text('the notes', 0, JOB_LIMITS.notes).default(''),
 	/** Name of the time zone the times are of, as in the IANA database; the device's when missing. */
-	timeZone: text('the time zone', 1, 80).optional(),
+	timeZone: TimeZone.optional(),
 	people: list('the people of the day', GuestSchema, JOB_LIMITS.guests).default([])
 };
 

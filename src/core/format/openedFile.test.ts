@@ -81,6 +81,11 @@ describe('a hostile file is refused in words', () => {
 		],
 		['shots that are none', { ...job, shots: 'many' }, /shots: the shots must be a list/],
 		['a wrong date', { ...job, date: '2026-02-30' }, /date: the date must be a date/],
+		[
+			'a time zone that is none',
+			{ ...job, timeZone: 'Europe/Nowhere' },
+			/timeZone: the time zone is not known here/
+		],
 		['a wrong time', withShot({ startsAt: 'noon' }), /shots\.0\.startsAt: the start/],
 		['a wrong status', withShot({ status: 'lost' }), /shots\.0\.status: the status must be one of/],
 		['a number for a title', { ...job, title: 7 }, /title: the title must be text/],
