@@ -244,3 +244,49 @@ test('motion respects the system’s setting', async ({ app, page }) => {
 	);
 	expect(longest).toBeLessThanOrEqual(0.01);
 });
+
+test('by keyboard one sees where one is, and comes back to what opened a sheet', async ({
+	app,
+	page
+}) => {
+	await app.openSample(/Two families/);
+	/** What has the focus without being seen to: nothing, or its words. */
+	const unseen = () =>
+		page.evaluate(() => {
+			const one = document.activeElement;
+			if (!one || one === document.body) return null;
+			const isRinged = (part: Element | null) => {
+				if (!part) return false;
+				const { outlineStyle, outlineWidth } = getComputedStyle(part);
+				return outlineStyle !== 'none' && parseFloat(outlineWidth) >= 2;
+			};
+			// an option that is only for those who listen is seen by its label, a number by its box
+			const isHidden = one.getBoundingClientRect().width <= 2;
+			const isSeen = isHidden
+				? isRinged(one.closest('label'))
+				: isRinged(one) || isRinged(one.parentElement);
+			return isSeen ? null : one.outerHTML.slice(0, 120);
+		});
+	const walk = async (stops: number) => {
+		const found: string[] = [];
+		for (let i = 0; i < stops; i++) {
+			await page.keyboard.press('Tab');
+			const one = await unseen();
+			if (one) found.push(one);
+		}
+		return found;
+	};
+	expect(await walk(40)).toEqual([]);
+
+	for (const name of ['light', 'framing', 'other lenses', 'kit']) {
+		const opener = page
+			.getByRole('group', { name: 'Set-up' })
+			.getByRole('button', { name: new RegExp(`^${name}`) });
+		await opener.focus();
+		await page.keyboard.press('Enter');
+		await expect(page.locator('dialog[open]')).toBeVisible();
+		expect(await walk(name === 'light' ? 12 : 3)).toEqual([]);
+		await page.keyboard.press('Escape');
+		await expect(opener).toBeFocused();
+	}
+});

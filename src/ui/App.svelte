@@ -6,6 +6,7 @@
 	import { ACCEPTED } from './files/in/opening';
 	import { Openings } from './files/in/openings.svelte';
 	import { Keeping } from './keeping/promise.svelte';
+	import { returnFocus } from './shared/focusReturn';
 	import { Network } from './shared/network.svelte';
 	import { actionOf, type Action } from './shared/shortcuts';
 	import Help from './shared/Help.svelte';
@@ -53,6 +54,7 @@
 	$effect(() => untrack(() => session.start(shotId ?? settings.lastShotId)));
 	$effect(() => keeping.start());
 	$effect(() => network.start());
+	$effect(() => returnFocus());
 	$effect(() => {
 		if (!session.isSaving || !session.job || session.job.isSample) return;
 		untrack(() => {
