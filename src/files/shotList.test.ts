@@ -21,6 +21,46 @@ describe('cells that a spreadsheet would run', () => {
 	});
 });
 
+describe('cells that a spreadsheet parts elsewhere', () => {
+	const cells = ['a;=1+1', 'a,+1', 'a\t@x', 'a\n=1', 'a; "=1"', "a;'=1", ';;=1', '=a;=b'];
+
+	it.each(cells)(
+		'%j runs nothing at a comma, a semicolon, a tab or a line, and comes back',
+		(cell) => {
+			for (const part of harmless(cell).split(/[,;\t\r\n]/)) {
+				expect(part.trim().replace(/^"/, '')).not.toMatch(/^[=+\-@]/);
+			}
+			expect(restored(harmless(cell))).toBe(cell);
+		}
+	);
+
+	it.each(['Noor; Teo', '5-6 people', 'a = b'])('%j is left alone', (cell) => {
+		expect(harmless(cell)).toBe(cell);
+	});
+});
+
+describe('a table as other people’s spreadsheets write it', () => {
+	const rows = (text: string, date?: string) => {
+		const reading = readShotList(text, date);
+		return reading.ok ? reading.rows : reading.problems.map(({ message }) => message);
+	};
+
+	it('says what parts its cells, and has dates as they are written there', () => {
+		const text = 'sep=;\r\nTitle;Starts\r\nThe toast;26.09.2026 9:05\r\nRings;9/26/2026 2:30 pm';
+		expect(rows(text)).toEqual([
+			{ title: 'The toast', startsAt: '2026-09-26T09:05' },
+			{ title: 'Rings', startsAt: '2026-09-26T14:30' }
+		]);
+	});
+
+	it('a time alone is of the day that is open; which is the month is asked', () => {
+		expect(rows('title,starts\nToast,9:05', '2026-09-26')).toEqual([
+			{ title: 'Toast', startsAt: '2026-09-26T09:05' }
+		]);
+		expect(rows('title,starts\nToast,9/5/2026 9:05')[0]).toMatch(/2026-05-09 or 2026-09-05/);
+	});
+});
+
 describe('the shot list', () => {
 	const titles = [...HARD_TEXTS, '=HYPERLINK("x")', '-5 degrees'];
 	const job = jobOf(titles);

@@ -7,9 +7,19 @@
 const RUNS = /^'*[=+\-@\t\r\n＝＋－＠]/;
 const WAS_MADE_HARMLESS = /^'+[=+\-@\t\r\n＝＋－＠]/;
 
-export const harmless = (cell: string): string => (RUNS.test(cell) ? `'${cell}` : cell);
-export const restored = (cell: string): string =>
-	WAS_MADE_HARMLESS.test(cell) ? cell.slice(1) : cell;
+/** The same within a cell, should a spreadsheet part it where we do not: at a comma, a semicolon, a tab, a line. */
+const RUNS_WITHIN = /([,;\t\r\n][\s"]*)('*[=+\-@＝＋－＠])/g;
+const WITHIN_MADE_HARMLESS = /([,;\t\r\n][\s"]*)'('*[=+\-@＝＋－＠])/g;
+
+export function harmless(cell: string): string {
+	const within = cell.replace(RUNS_WITHIN, "$1'$2");
+	return RUNS.test(within) ? `'${within}` : within;
+}
+
+export function restored(cell: string): string {
+	const within = WAS_MADE_HARMLESS.test(cell) ? cell.slice(1) : cell;
+	return within.replace(WITHIN_MADE_HARMLESS, '$1$2');
+}
 
 export const COLUMNS = [
 	'id',

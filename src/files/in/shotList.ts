@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { JOB_LIMITS, SLOT_SHAPE } from '$core/format/job';
 import { problemsOf, type Problem } from '$core/format/problems';
 import { LIMITS } from '$core/format/shot';
+import { listedTime } from './listedTime';
 import { COLUMNS, restored, type Column } from '../shotListCells';
 
 /** Reading a shot list: ours, or any table whose first line names some of our columns. */
@@ -28,9 +29,15 @@ export type ListReading =
 /** Most rows of a list. */
 const MOST_ROWS = 1000;
 
-/** Reads a shot list: ours, or any table whose first line names some of our columns. */
-export function readShotList(text: string): ListReading {
-	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+/**
+ * Reads a shot list: ours, or any table whose first line names some of our columns.
+ * @param date day of times that name none, "2026-09-26"
+ */
+export function readShotList(whole: string, date: string | null = null): ListReading {
+	// spreadsheets tell each other in a line of its own what parts the cells
+	const [, parting, text] = /^\uFEFF?(?:sep=(.)\r?\n)?([\s\S]*)$/i.exec(whole) ?? [];
+	const { data } = Papa.parse<string[]>(text ?? '', {
+		delimiter: parting ?? '',
 		skipEmptyLines: 'greedy',
 		// one more than there may be tells of too many
 		preview: MOST_ROWS + 2
@@ -52,9 +59,8 @@ export function readShotList(text: string): ListReading {
 			const text = cell(column);
 			return text === '' ? {} : { [column]: value(text) };
 		};
-		const { starts, ...rest } = {
+		const row = {
 			...said('id', String),
-			...said('starts', (text) => text.replace(' ', 'T')),
 			...said('minutes', Number),
 			title: cell('title'),
 			...said('place', String),
@@ -62,7 +68,13 @@ export function readShotList(text: string): ListReading {
 			...said('people', (text) => text.split(';').flatMap((name) => name.trim() || [])),
 			...said('notes', String)
 		} as Record<string, unknown>;
-		const result = RowSchema.safeParse(starts === undefined ? rest : { ...rest, startsAt: starts });
+		const startsText = cell('starts');
+		const starts = startsText === '' ? null : listedTime(startsText, date);
+		if (starts && !starts.ok) {
+			problems.push({ path: `line ${i + 2}`, message: starts.message });
+			continue;
+		}
+		const result = RowSchema.safeParse(starts ? { ...row, startsAt: starts.startsAt } : row);
 		if (result.success) rows.push(result.data);
 		else {
 			const found = problemsOf(result.error).map((one) => ({ ...one, path: `line ${i + 2}` }));

@@ -1,30 +1,20 @@
-import { describe, expect, it } from 'vitest';
-import { writeShotText } from '$core/format/shotFile';
-import { ahead, shotOf } from '$tests/support/shots';
+import { expect, it } from 'vitest';
 import { readChosen } from './opening';
 
-describe('a file that was chosen or dropped', () => {
-	it('is read as the shot it holds', async () => {
-		const shot = shotOf({ people: [ahead('Noor', 3)] });
-		const file = new File([writeShotText(shot)], 'steps.focalis.json');
-		expect(await readChosen(file)).toEqual({ ok: true, opened: { kind: 'shot', shot } });
-	});
+/** "title" and "Müller–Łoś" as different spreadsheets write them. */
+const utf16 = (text: string): Uint8Array => {
+	const letters = [0xfeff, ...Array.from(text, (letter) => letter.charCodeAt(0))];
+	return Uint8Array.from(letters.flatMap((code) => [code & 0xff, code >> 8]));
+};
+const utf8 = (text: string): Uint8Array => new TextEncoder().encode(text);
 
-	it('is refused by its size before anything of it is read', async () => {
-		const file = new File([new Uint8Array(256 * 1024 * 1024 + 1)], 'film.mov');
-		Object.defineProperty(file, 'text', { value: () => Promise.reject(new Error('was read')) });
-		expect(await readChosen(file)).toMatchObject({
-			ok: false,
-			message: '“film.mov” is too large for a file of Focalis (over 256 MB).'
-		});
-	});
-
-	it('that cannot be read says so', async () => {
-		const file = new File(['{}'], 'gone.json');
-		Object.defineProperty(file, 'text', { value: () => Promise.reject(new Error('gone')) });
-		expect(await readChosen(file)).toMatchObject({
-			ok: false,
-			message: '“gone.json” cannot be read from this device.'
-		});
-	});
+it.each([
+	['UTF-8', utf8('title\nMüller–Łoś'), 'Müller–Łoś'],
+	['UTF-8 with a mark', utf8('\uFEFFtitle\nMüller–Łoś'), 'Müller–Łoś'],
+	['UTF-16', utf16('title\nMüller–Łoś'), 'Müller–Łoś'],
+	// published code page, from memory; its dashes are read right by browsers, and not by Node.js 20
+	['Windows-1252', Uint8Array.from([...utf8('title\nM'), 0xfc, ...utf8('ller')]), 'Müller']
+] as const)('a list in %s is read right', async (_, bytes, title) => {
+	const reading = await readChosen(new File([bytes.slice()], 'list.csv', { type: 'text/csv' }));
+	expect(reading.ok && reading.opened.kind === 'list' && reading.opened.rows).toEqual([{ title }]);
 });

@@ -16,7 +16,8 @@ interface Opener {
 	/** Endings and media types, as a chooser of files takes them. */
 	readonly accept: readonly string[];
 	readonly mostBytes: number;
-	readonly read: (file: File) => Promise<Chosen>;
+	/** @param date of the open day, for times that name none */
+	readonly read: (file: File, date: string | null) => Promise<Chosen>;
 }
 
 const JSON_FILES: Opener = {
@@ -28,13 +29,25 @@ const JSON_FILES: Opener = {
 const LISTS: Opener = {
 	accept: ['.csv', 'text/csv'],
 	mostBytes: SHOT_BYTES * 4,
-	async read(file) {
+	async read(file, date) {
 		const { readShotList } = await import('$files/in/shotList');
-		const reading = readShotList(await file.text());
+		const reading = readShotList(await textOf(file), date);
 		if (!reading.ok) return refuse('invalid', reading.message, reading.problems);
 		return { ok: true, opened: { kind: 'list', rows: reading.rows } };
 	}
 };
+
+/** Text as it was written: UTF-8, or what older spreadsheets write. */
+async function textOf(file: File): Promise<string> {
+	const bytes = await file.arrayBuffer();
+	try {
+		return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes);
+	} catch {
+		const [first, second] = new Uint8Array(bytes);
+		const isWide = first === 0xff && second === 0xfe;
+		return new TextDecoder(isWide ? 'utf-16le' : 'windows-1252').decode(bytes);
+	}
+}
 
 const OPENERS = [JSON_FILES, LISTS];
 
@@ -54,14 +67,14 @@ function openerOf({ name, type }: File): Opener {
 const MEGABYTE = 1024 * 1024;
 
 /** Reads a file; its size is checked before it is read. */
-export async function readChosen(file: File): Promise<Chosen> {
+export async function readChosen(file: File, date: string | null = null): Promise<Chosen> {
 	const { mostBytes, read } = openerOf(file);
 	if (file.size > mostBytes) {
 		const size = `over ${mostBytes / MEGABYTE} MB`;
 		return refuse('not-a-shot', `“${file.name}” is too large for a file of Focalis (${size}).`);
 	}
 	try {
-		return await read(file);
+		return await read(file, date);
 	} catch {
 		return refuse('not-json', `“${file.name}” cannot be read from this device.`);
 	}

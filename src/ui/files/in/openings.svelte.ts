@@ -27,7 +27,7 @@ export class Openings {
 	}
 
 	async take(file: File): Promise<void> {
-		const reading = await readChosen(file);
+		const reading = await readChosen(file, this.#session.job?.date ?? null);
 		this.refusal = reading.ok ? null : reading;
 		if (!reading.ok) return;
 		const { opened } = reading;
