@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { cameraPose, framePoint, seenFrom } from '../geometry/camera';
 import { BODIES, LENSES } from '$data/kit';
-import { shotOf } from '$tests/support/shots';
+import { person, shotOf } from '$tests/support/shots';
 import { ShotSchema } from '../format/shot';
 import { measured, stageOf, type RealCamera, type StagedHead } from './stage';
 
@@ -75,6 +75,24 @@ describe('the stage of a photograph', () => {
 		expect(alike.camera.position.z).toBeCloseTo(middleM * (1 - 85 / 50), 9);
 		// nobody turned their head meanwhile: who looks past the camera does so more, or less
 		expect(alike.people[1]?.turnDeg).not.toBeCloseTo(10, 1);
+	});
+
+	it('as many in as many rows are those who were planned, with their names and wishes', () => {
+		const planned = shotOf({
+			people: [
+				person('back', [0.1, 1.9, 3.6], { need: 'key' }),
+				person('right', [0.5, 1.6, 2.5]),
+				person('left', [-0.5, 1.6, 2.5], { keep: 'face' })
+			],
+			choices: { focus: { personId: 'back' } }
+		});
+		const now = stageOf(planned, HEADS, PHOTOGRAPH, SAME);
+		expect(now.people.map(({ id }) => id)).toEqual(['left', 'right', 'back']);
+		expect(now.people[0]).toMatchObject({ keep: 'face', depthSigmaM: 0.1, row: 1 });
+		expect(now.people[2]?.eyeMidpoint.z).toBeCloseTo(5, 9);
+		expect(now.choices.focus).toEqual({ personId: 'back' });
+		// one more or fewer, and they are somebody else
+		expect(stageOf(planned, HEADS.slice(1), PHOTOGRAPH, SAME).people[0]?.name).toBe('Person 1');
 	});
 
 	it('what was to be focused on is gone with who was there', () => {

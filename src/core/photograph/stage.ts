@@ -1,6 +1,8 @@
 import { EYE_HEIGHT_M, newcomer, withUsualWishes } from '../arrange/arrange';
 import type { Body, Lens, Person, Shot } from '../format/shot';
+import { rowsOf } from '../arrange/rows';
 import { degrees, wrapDeg } from '../geometry/angle';
+import { cameraPose, seenFrom } from '../geometry/camera';
 import type { Vec3 } from '../geometry/vector';
 import { mean } from '../numeric/mean';
 import type { Build } from '../tables/heads';
@@ -26,7 +28,8 @@ export interface RealCamera {
 const LOWEST_EYES_M = 0.2;
 
 /**
- * A shot with the people of a photograph in the place of its own, row by row from the left. The camera stands
+ * A shot with the people of a photograph in the place of its own, row by row from the left; where as many were
+ * planned in as many rows, they are those, with their names and what is wished of them. The camera stands
  * level at a height at which grown-ups stand on the ground: depths and places in the frame are right whatever the
  * tilt of the photograph was.
  *
@@ -47,12 +50,14 @@ export function stageOf(
 	const longer = real.focalMm / real.body.sensor.widthMm / (photograph.focalPx / longPx);
 	const middleM = mean(heads.map(({ standing }) => standing.depthM));
 	const position = { ...from, z: real.isFramedAlike ? middleM * (1 - longer) : 0 };
+	const planned = plannedAs(base, sorted);
 	const people = sorted.map(({ standing, build }, i): Person => {
 		const { rightM, upM, depthM, amongSigmaM, row, turnDeg, nodDeg, leanDeg } = standing;
 		const eyes = { x: rightM, y: from.y + upM, z: depthM };
-		const person = newcomer(i + 1, eyes, build);
+		const person = planned?.[i] ?? newcomer(i + 1, eyes, build);
 		const turned = wrapDeg(turnDeg + directionDeg(eyes, position) - directionDeg(eyes, from));
-		return { ...person, turnDeg: turned, nodDeg, leanDeg, row, depthSigmaM: amongSigmaM };
+		const held = { turnDeg: turned, nodDeg, leanDeg };
+		return { ...person, build, eyeMidpoint: eyes, ...held, row, depthSigmaM: amongSigmaM };
 	});
 	const shot: Shot = {
 		...base,
@@ -67,10 +72,30 @@ export function stageOf(
 			focalMm: real.focalMm
 		},
 		people,
-		// whoever was to be focused on is no longer there
-		choices: { ...base.choices, focus: undefined }
+		// whoever was to be focused on is no longer there, unless it is those who were planned
+		choices: planned ? base.choices : { ...base.choices, focus: undefined }
 	};
-	return withUsualWishes(shot, base.people.length);
+	return planned ? shot : withUsualWishes(shot, base.people.length);
+}
+
+/** Who of the plan each is, where the rows are those of the plan; null where they are not. */
+function plannedAs(base: Shot, sorted: readonly StagedHead[]): Person[] | null {
+	const pose = cameraPose(base.camera, base.body.sensor);
+	const rows = rowsOf(
+		base.people.map(({ id, row, eyeMidpoint }) => {
+			const { depthM, rightM } = seenFrom(pose, eyeMidpoint);
+			return { personId: id, row, depthM, x: rightM / depthM };
+		})
+	);
+	const counts = [...new Set(sorted.map(({ standing }) => standing.row))].map(
+		(row) => sorted.filter(({ standing }) => standing.row === row).length
+	);
+	const isSame =
+		rows.length === counts.length && rows.every(({ members }, i) => members.length === counts[i]);
+	if (!isSame) return null;
+	return rows.flatMap(({ members }) =>
+		members.flatMap(({ personId }) => base.people.find(({ id }) => id === personId) ?? [])
+	);
 }
 
 /** Height of the camera above the ground at which those who stand in front stand on it, m. */

@@ -116,6 +116,13 @@
 				)
 			: null
 	);
+	const areThosePlanned = $derived(
+		shot !== null &&
+			base.people.length > 0 &&
+			shot.people.every(({ id, name }) =>
+				base.people.some((one) => one.id === id && one.name === name)
+			)
+	);
 	const chance = $derived(chanceOf(kit.contents.spreads));
 	const solution = $derived(shot && solve(shot, chance));
 	const verdict = $derived(solution && verdictOf(solution, settings.units));
@@ -284,7 +291,10 @@
 								<Named text={verdict.sentences[0] ?? ''} {shot} />
 							{/if}
 						</p>
-						<p>{unsure}</p>
+						<p>
+							{unsure}
+							{#if areThosePlanned}As many as planned, row by row: they keep their names.{/if}
+						</p>
 					{:else if counted.length > LIMITS.people}
 						<p class="is-soft">
 							A shot has room for {LIMITS.people} people: drop those who do not count.
