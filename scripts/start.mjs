@@ -60,7 +60,7 @@ const WORKER_POLICY = [
 ].join('; ');
 const IS_WORKER = /\/workers\/[^/]+\.js$/;
 
-const { server } = await import('./server.js');
+const { server } = await import(new URL('./server.js', import.meta.url).href);
 const http = server.server;
 const answers = http.listeners('request');
 http.removeAllListeners('request');

@@ -112,6 +112,10 @@ function heightOf(heads: readonly StagedHead[]): number {
 const directionDeg = (eyes: Vec3, camera: Vec3): number =>
 	degrees(Math.atan2(camera.x - eyes.x, camera.z - eyes.z));
 
+/** Whether everybody of a shot is one of another, by id and name. */
+export const arePeopleOf = (planned: Shot, { people }: Shot): boolean =>
+	people.every(({ id, name }) => planned.people.some((one) => one.id === id && one.name === name));
+
 /** The same shot with everybody where the photograph has them, as if each distance had been measured. */
 export const measured = (shot: Shot): Shot => ({
 	...shot,

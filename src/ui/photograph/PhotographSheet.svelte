@@ -4,29 +4,26 @@
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import { LIMITS } from '$core/format/shot';
-	import { chanceOf } from '$core/odds/chanceOf';
 	import { isCut, lensOf, lensOfEquivalent } from '$core/photograph/lensOf';
 	import { lightOf } from '$core/photograph/lightOf';
-	import { stageOf, type RealCamera } from '$core/photograph/stage';
+	import { arePeopleOf, stageOf, type RealCamera } from '$core/photograph/stage';
 	import type { StandingHead } from '$core/photograph/standing';
-	import { solve } from '$core/study/plan';
-	import { facesFound, lensKnownWords, unsureSentence } from '$words/photograph';
-	import { verdictOf } from '$words/verdict';
+	import { facesFound, lensKnownWords } from '$words/photograph';
 	import { addShot } from '../keeping/dayActions';
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
 	import { useKit } from '../kit/kit.svelte';
 	import { Asking } from '../shared/asking.svelte';
-	import Named from '../shared/Named.svelte';
 	import NumberField from '../shared/NumberField.svelte';
-	import { settings } from '../shared/settings.svelte';
 	import SmallStage from '../shared/SmallStage.svelte';
-	import { advicePort, photographPort } from '../../workers/ports';
+	import { photographPort } from '../../workers/ports';
 	import type { Becomes } from './asked.svelte';
 	import FaceRings from './FaceRings.svelte';
-	import { Looking, type Mark } from './looking.svelte';
+	import { Looking } from './looking.svelte';
 	import MarkFields from './MarkFields.svelte';
 	import RealCameraFields from './RealCameraFields.svelte';
+	import StagedVerdict from './StagedVerdict.svelte';
+	import { usualCamera } from './usualCamera';
 
 	/** A photograph becomes the stage: who stands where on it, and the shot that comes of that. */
 	interface Props {
@@ -49,7 +46,7 @@
 		if (file) void looking.look(file);
 	});
 	$effect(() => {
-		if (!open) looking.stop();
+		if (!open) looking.work.stop();
 	});
 
 	let chooser = $state<HTMLInputElement>();
@@ -63,14 +60,8 @@
 
 	const seen = $derived(looking.seen);
 	const base = $derived((becomes === 'this-shot' && session.shot) || newShot('From a photograph'));
-	const known = $derived(
-		seen &&
-			lensOf(
-				seen.facts,
-				seen.size,
-				kit.contents.bodies.map(({ body }) => body)
-			)
-	);
+	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
+	const known = $derived(seen && lensOf(seen.facts, seen.size, bodies));
 	const lens = $derived(seen && (known ?? lensOfEquivalent(equivalentMm, seen.size)));
 	const counted = $derived(looking.counted);
 	const question = $derived(lens && counted.length > 0 ? { heads: counted, lens } : null);
@@ -95,17 +86,7 @@
 		})
 	);
 
-	/** The camera of the photograph where it is of the kit, else what is used anyway, framed alike. */
-	const usual = $derived.by((): RealCamera => {
-		const body = kit.contents.bodies.find((one) => one.body.name === seen?.facts.bodyName)?.body;
-		const focalMm = seen?.facts.focalMm;
-		const own = body && kit.lensesFor(body).find(({ name }) => name === seen?.facts.lensName);
-		if (body && own && focalMm !== undefined) {
-			return { body, lens: own, focalMm, isFramedAlike: false };
-		}
-		return { body: base.body, lens: base.lens, focalMm: base.camera.focalMm, isFramedAlike: true };
-	});
-	const camera = $derived(chosen ?? usual);
+	const camera = $derived(chosen ?? usualCamera(seen?.facts ?? {}, kit, base));
 	const shot = $derived(
 		seen && lens && staged.length > 0 && staged.length <= LIMITS.people
 			? stageOf(
@@ -116,25 +97,7 @@
 				)
 			: null
 	);
-	const areThosePlanned = $derived(
-		shot !== null &&
-			base.people.length > 0 &&
-			shot.people.every(({ id, name }) =>
-				base.people.some((one) => one.id === id && one.name === name)
-			)
-	);
-	const chance = $derived(chanceOf(kit.contents.spreads));
-	const solution = $derived(shot && solve(shot, chance));
-	const verdict = $derived(solution && verdictOf(solution, settings.units));
-	const sureQuestion = $derived(shot ? { shot, spreads: kit.contents.spreads } : null);
-	const sureAsked = new Asking(advicePort, 'measured', () => sureQuestion);
-	const unsure = $derived.by(() => {
-		const fNumber = solution?.plan.fNumber ?? null;
-		const sure = sureAsked.answer?.fNumber ?? null;
-		if (!shot || fNumber === null || sure === null) return '';
-		const sigmaM = Math.max(...shot.people.map(({ depthSigmaM }) => depthSigmaM));
-		return unsureSentence(sigmaM, fNumber, sure, settings.units);
-	});
+	const areThosePlanned = $derived(shot !== null && arePeopleOf(base, shot));
 	const chosenMark = $derived(looking.marks.find(({ id }) => id === selected));
 
 	function take(input: HTMLInputElement) {
@@ -147,10 +110,6 @@
 		void looking.look(one);
 	}
 
-	function change(mark: Mark, by: Partial<Mark>) {
-		looking.change(mark.id, by);
-	}
-
 	async function use() {
 		if (!shot || !seen) return;
 		if (becomes === 'this-shot' && session.shot) session.change(shot);
@@ -159,7 +118,7 @@
 		try {
 			if (isKept && shotId) await library.keepPhotograph(shotId, seen.small);
 		} catch {
-			looking.problem =
+			looking.work.problem =
 				'The shot is made, but there is no room to keep the photograph. Go on without it, or make room.';
 			isKept = false;
 			becomes = 'this-shot';
@@ -168,9 +127,6 @@
 		open = false;
 		onused();
 	}
-
-	const ACCEPTED =
-		'image/*,.heic,.heif,.dng,.tif,.tiff,.raw,.nef,.cr2,.arw,.orf,.rw2,.pef,.srw,.raf,.3fr,.iiq';
 </script>
 
 <Modal title="From a photograph" size="xl" bind:open>
@@ -189,14 +145,14 @@
 			<Button color={seen ? 'alternative' : 'primary'} onclick={() => chooser?.click()}>
 				Choose one…
 			</Button>
-			{#if looking.share !== null}
+			{#if looking.work.share !== null}
 				<div class="bar">
-					<Progressbar progress={Math.round(100 * looking.share)} size="h-1.5" />
+					<Progressbar progress={Math.round(100 * looking.work.share)} size="h-1.5" />
 				</div>
-				<Button color="alternative" onclick={() => looking.stop()}>Stop</Button>
+				<Button color="alternative" onclick={() => looking.work.stop()}>Stop</Button>
 			{/if}
 			<p role="status">
-				{#if looking.share !== null}Looking for faces…
+				{#if looking.work.share !== null}Looking for faces…
 				{:else if seen}{facesFound(counted.length, rows)}{/if}
 			</p>
 		</div>
@@ -204,7 +160,6 @@
 			bind:this={chooser}
 			hidden
 			type="file"
-			accept={ACCEPTED}
 			aria-label="Choose a photograph"
 			onchange={(event) => take(event.currentTarget)}
 		/>
@@ -217,7 +172,7 @@
 			aria-label="Take a photograph"
 			onchange={(event) => take(event.currentTarget)}
 		/>
-		{#if looking.problem}<p class="is-soft" role="alert">{looking.problem}</p>{/if}
+		{#if looking.work.problem}<p class="is-soft" role="alert">{looking.work.problem}</p>{/if}
 		{#if seen}
 			<div class="both">
 				<div class="left">
@@ -254,7 +209,7 @@
 							standing={standing.get(chosenMark.id)}
 							{rows}
 							subjectM={seen.facts.subjectM}
-							onchange={(by) => change(chosenMark, by)}
+							onchange={(by) => looking.change(chosenMark.id, by)}
 						/>
 					{/if}
 				</div>
@@ -281,20 +236,9 @@
 						<p class="is-soft">It was cropped: distances may be wrong. Use the whole picture.</p>
 					{/if}
 					<RealCameraFields {camera} onchange={(next) => (chosen = next)} />
-					{#if shot && verdict}
-						<p class="verdict">
-							{#if verdict.focusOn}
-								Focus on <strong><Named text={verdict.focusOn} {shot} /></strong>{verdict.where &&
-									`, ${verdict.where}`}. <strong>{verdict.fNumber}</strong>{verdict.exposure &&
-									`, ${verdict.exposure}`}.
-							{:else}
-								<Named text={verdict.sentences[0] ?? ''} {shot} />
-							{/if}
-						</p>
-						<p>
-							{unsure}
-							{#if areThosePlanned}As many as planned, row by row: they keep their names.{/if}
-						</p>
+					{#if shot}
+						<StagedVerdict {shot} />
+						{#if areThosePlanned}<p>As many as planned, row by row: they keep their names.</p>{/if}
 					{:else if counted.length > LIMITS.people}
 						<p class="is-soft">
 							A shot has room for {LIMITS.people} people: drop those who do not count.
@@ -346,9 +290,6 @@
 		accent-color: var(--ink);
 		width: 1.1rem;
 		height: 1.1rem;
-	}
-	.verdict {
-		color: var(--ink);
 	}
 	@media (max-width: 45rem) {
 		.both {

@@ -2,6 +2,7 @@ import type { FoundFace } from '$core/photograph/fitHead';
 import type { Build } from '$core/tables/heads';
 import type { SeenPhotograph } from '../../photograph/lookFor';
 import { photographPort } from '../../workers/ports';
+import { LongWork } from '../shared/longWork.svelte';
 import { PROBLEM_WORDS } from './problems';
 
 /** A face on a photograph, found or pointed at; places in pixels from its top left. */
@@ -30,17 +31,18 @@ const POINTED_SHARE = 0.04;
 /** From ear to ear, over the distance between the eyes (the table of heads). */
 const EARS_OVER_EYES = 140 / 63;
 
+const unlooked = (error: unknown): string => {
+	const why = error instanceof Error ? error.message : String(error);
+	return `It could not be looked at: ${why}. Without a network this works once it was used with one.`;
+};
+
 /** A photograph that is looked at: who is on it, and what was said of them. */
 export class Looking {
-	/** How much is looked at, 0 to 1; null while nothing is. */
-	share = $state<number | null>(null);
-	/** Why there is nothing, in words; empty when all is well. */
-	problem = $state('');
+	readonly work = new LongWork();
 	seen = $state.raw<SeenPhotograph | null>(null);
 	/** Address of the photograph for the screen. */
 	address = $state('');
 	marks = $state.raw<readonly Mark[]>([]);
-	#control: AbortController | null = null;
 
 	/** Those who count. */
 	get counted(): readonly Mark[] {
@@ -49,41 +51,27 @@ export class Looking {
 
 	/** Looks at a file; what was there before goes when the new one is there. */
 	async look(file: File): Promise<void> {
-		this.#control?.abort(new Error('another photograph'));
-		const control = new AbortController();
-		this.#control = control;
-		this.problem = '';
-		this.share = 0;
-		try {
-			const look = await photographPort.ask(
-				'look',
-				{ file },
-				{ signal: control.signal, tell: (share) => (this.share = share) }
-			);
-			if (look.ok) this.#show(look.seen);
-			else this.problem = PROBLEM_WORDS[look.problem];
-		} catch (error) {
-			if (control.signal.aborted) return;
-			const why = error instanceof Error ? error.message : String(error);
-			this.problem = `It could not be looked at: ${why}. Without a network this works once it was used with one.`;
-		} finally {
-			if (this.#control === control) this.share = null;
-		}
-	}
-
-	stop(): void {
-		this.#control?.abort(new Error('given up'));
-		this.share = null;
+		await this.work.run(async (signal) => {
+			const tell = (share: number) => {
+				this.work.share = share;
+			};
+			const look = await photographPort
+				.ask('look', { file }, { signal, tell })
+				.catch((error: unknown) => {
+					throw new Error(unlooked(error));
+				});
+			if (!look.ok) throw new Error(PROBLEM_WORDS[look.problem]);
+			this.#show(look.seen);
+		});
 	}
 
 	/** Gives the picture back. */
 	dispose(): void {
-		this.stop();
+		this.work.stop();
 		URL.revokeObjectURL(this.address);
 		this.address = '';
 		this.seen = null;
 		this.marks = [];
-		this.problem = '';
 	}
 
 	change(id: number, change: Partial<Mark>): void {

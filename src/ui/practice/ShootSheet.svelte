@@ -97,7 +97,7 @@
 	}
 
 	$effect(() => {
-		if (!open) roll.stop();
+		if (!open) roll.work.stop();
 	});
 	const newGesture = () => '';
 </script>
@@ -152,12 +152,12 @@
 			</p>
 		{/if}
 		<div class="row">
-			{#if roll.isBusy}
-				<Button color="alternative" onclick={() => roll.stop()}>Stop</Button>
+			{#if roll.work.isBusy}
+				<Button color="alternative" onclick={() => roll.work.stop()}>Stop</Button>
 				<div class="bar">
 					<Progressbar
 						progress={Math.round(
-							(100 * (roll.taken.length + (roll.share ?? 0))) / (roll.order?.frames ?? 1)
+							(100 * (roll.taken.length + (roll.work.share ?? 0))) / (roll.order?.frames ?? 1)
 						)}
 						size="h-1.5"
 					/>
@@ -184,9 +184,9 @@
 				{saved}
 			</p>
 		</div>
-		{#if roll.problem}
+		{#if roll.work.problem}
 			<p class="is-soft" role="alert">
-				It stopped: {roll.problem}. What is done stays; “Go on” takes the rest.
+				It stopped: {roll.work.problem}. What is done stays; “Go on” takes the rest.
 			</p>
 		{/if}
 		{#if roll.frames.length > 0}

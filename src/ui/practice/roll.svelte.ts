@@ -1,4 +1,5 @@
 import { practicePort, type TakenFrame } from '../../workers/ports';
+import { LongWork } from '../shared/longWork.svelte';
 import type { RollOrder } from '../../practice/roll';
 
 /** A frame on the strip: a small picture at first, then its file. */
@@ -12,21 +13,14 @@ export interface StripFrame {
 /** A roll of practice frames that is being taken, or was. What is done stays, whatever happens. */
 export class Roll {
 	frames = $state.raw<readonly StripFrame[]>([]);
-	/** Share of the frame that is being drawn; null while nothing is. */
-	share = $state<number | null>(null);
-	/** Why it stopped, in words; empty when all is well. */
-	problem = $state('');
+	readonly work = new LongWork();
 	#order = $state.raw<RollOrder | null>(null);
-	#control: AbortController | null = null;
 
 	get order(): RollOrder | null {
 		return this.#order;
 	}
 	get taken(): readonly TakenFrame[] {
 		return this.frames.flatMap(({ taken }) => taken ?? []);
-	}
-	get isBusy(): boolean {
-		return this.share !== null;
 	}
 	get isWhole(): boolean {
 		return this.#order !== null && this.taken.length === this.#order.frames;
@@ -42,44 +36,29 @@ export class Roll {
 	/** Takes what is still missing of the roll. */
 	async goOn(): Promise<void> {
 		const order = this.#order;
-		if (!order || this.isBusy) return;
-		const control = new AbortController();
-		this.#control = control;
-		this.problem = '';
-		this.share = 0;
-		try {
-			const from = this.taken.length;
+		if (!order || this.work.isBusy) return;
+		const from = this.taken.length;
+		await this.work.run(async (signal) => {
 			await practicePort.ask(
 				'roll',
 				{ order, from },
 				{
-					signal: control.signal,
+					signal,
 					tell: (news) => {
-						if (news.kind === 'share') this.share = news.share;
+						if (news.kind === 'share') this.work.share = news.share;
 						else this.#put(news.index, news.small, news.kind === 'frame' ? news : null);
 					}
 				}
 			);
-		} catch (error) {
-			if (!control.signal.aborted) {
-				this.problem = error instanceof Error ? error.message : String(error);
-			}
-		} finally {
-			if (this.#control === control) this.share = null;
-		}
-	}
-
-	stop(): void {
-		this.#control?.abort(new Error('given up'));
-		this.share = null;
+		});
 	}
 
 	/** Stops, and gives the pictures back. */
 	dispose(): void {
-		this.stop();
+		this.work.stop();
 		for (const { small } of this.frames) URL.revokeObjectURL(small);
 		this.frames = [];
-		this.problem = '';
+		this.work.problem = '';
 		this.#order = null;
 	}
 
