@@ -16,7 +16,13 @@ export function returnFocus(): () => void {
 		watched.get(dialog)?.disconnect();
 		watched.delete(dialog);
 		if (document.activeElement !== document.body) return;
-		outside.findLast(canHoldFocus)?.focus();
+		const opener = outside.findLast(canHoldFocus);
+		if (!opener) return;
+		// Flowbite opens a menu whose button is given the focus; this one was just left
+		const quiet = (event: Event) => event.stopImmediatePropagation();
+		document.addEventListener('focusin', quiet, { capture: true, once: true });
+		opener.focus();
+		document.removeEventListener('focusin', quiet, { capture: true });
 	}
 
 	function watch(dialog: HTMLDialogElement) {
