@@ -3,7 +3,7 @@ import { cameraPose, framePoint, seenFrom } from '../geometry/camera';
 import { BODIES, LENSES } from '$data/kit';
 import { person, shotOf } from '$tests/support/shots';
 import { ShotSchema } from '../format/shot';
-import { measured, stageOf, type RealCamera, type StagedHead } from './stage';
+import { arePeopleOf, measured, stageOf, type RealCamera, type StagedHead } from './stage';
 
 const SIZE = { widthPx: 6000, heightPx: 4000 };
 const FOCAL_PX = (50 * 6000) / 36;
@@ -91,8 +91,11 @@ describe('the stage of a photograph', () => {
 		expect(now.people[0]).toMatchObject({ keep: 'face', depthSigmaM: 0.1, row: 1 });
 		expect(now.people[2]?.eyeMidpoint.z).toBeCloseTo(5, 9);
 		expect(now.choices.focus).toEqual({ personId: 'back' });
+		expect(arePeopleOf(planned, now)).toBe(true);
 		// one more or fewer, and they are somebody else
-		expect(stageOf(planned, HEADS.slice(1), PHOTOGRAPH, SAME).people[0]?.name).toBe('Person 1');
+		const others = stageOf(planned, HEADS.slice(1), PHOTOGRAPH, SAME);
+		expect(others.people[0]?.name).toBe('Person 1');
+		expect(arePeopleOf(planned, others)).toBe(false);
 	});
 
 	it('what was to be focused on is gone with who was there', () => {

@@ -112,8 +112,9 @@ function heightOf(heads: readonly StagedHead[]): number {
 const directionDeg = (eyes: Vec3, camera: Vec3): number =>
 	degrees(Math.atan2(camera.x - eyes.x, camera.z - eyes.z));
 
-/** Whether everybody of a shot is one of another, by id and name. */
+/** Whether those of a shot are the very ones of another, by id and name. */
 export const arePeopleOf = (planned: Shot, { people }: Shot): boolean =>
+	people.length === planned.people.length &&
 	people.every(({ id, name }) => planned.people.some((one) => one.id === id && one.name === name));
 
 /** The same shot with everybody where the photograph has them, as if each distance had been measured. */
