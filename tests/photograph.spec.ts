@@ -75,6 +75,9 @@ test('from the first screen: a real face, its lens said by hand, becomes a shot'
 	const sheet = sheetOf(page);
 	await choose(page, { buffer: ASTRONAUT });
 	await expect(sheet.getByRole('status')).toContainText('One face found.', { timeout: 30_000 });
+	// as it was taken, neither stretched nor squeezed
+	const shape = await sheet.locator('img').boundingBox();
+	expect((shape?.width ?? 0) / (shape?.height ?? 1)).toBeCloseTo(1, 2);
 	const at = await placeOf(sheet, rings(sheet).first());
 	expect(at.x * 512).toBeGreaterThan(IRISES[0][0] - 5);
 	expect(at.x * 512).toBeLessThan(IRISES[1][0] + 5);

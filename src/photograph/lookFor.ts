@@ -1,7 +1,7 @@
 import type { FoundFace } from '$core/photograph/fitHead';
 import type { PhotographFacts, PictureSize } from '$core/photograph/lensOf';
 import { findFaces, type Helper, type Pauses } from './faces/findFaces';
-import { faceOf } from './faces/landmarks';
+import { faceOf, faceWidthPx } from './faces/landmarks';
 import type { FaceModels } from './faces/models';
 import { Pyramid } from './faces/pyramid';
 import type { OpenPicture } from './read/openPicture';
@@ -41,13 +41,12 @@ export async function lookFor(
 		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
 		const found = await findFaces(models, new Pyramid(bitmap), pauses, helper);
 		const faces = found.map((points) => {
-			const { leftIris, rightIris, surface } = points;
-			const [right, left] = [surface[234], surface[454]];
+			const { leftIris, rightIris } = points;
 			return {
 				...faceOf(points, size),
 				x: (leftIris.x + rightIris.x) / 2,
 				y: (leftIris.y + rightIris.y) / 2,
-				widthPx: right && left ? Math.hypot(right.x - left.x, right.y - left.y) : 0,
+				widthPx: faceWidthPx(points),
 				irisPx: (leftIris.widthPx + rightIris.widthPx) / 2
 			};
 		});

@@ -81,6 +81,13 @@ describe('everybody in a photograph', () => {
 		expect(sure([{ ...child, build: 'adult' }])[0]?.depthM).toBeCloseTo(3 / 0.87, 2);
 	});
 
+	it('a row that is left empty is none: nobody is taken to be sure for it', () => {
+		const [one, other] = sure([found(-0.3, 4), found(0.3, 4, { knownRow: 3 })]);
+		expect([one?.row, other?.row]).toEqual([1, 2]);
+		expect(other?.sigmaM).toBeGreaterThan(0.15);
+		expect(other?.amongSigmaM).toBeGreaterThan(0.1);
+	});
+
 	it('keeps the places of those who fit no head', () => {
 		const none = { ...found(0, 3), landmarks: [] };
 		expect(standingOf([none, found(0, 3)], LENS).map((one) => one !== null)).toEqual([false, true]);

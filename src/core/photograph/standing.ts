@@ -58,7 +58,7 @@ export function standingOf(
 	});
 	const found = fits.filter((fit) => fit !== null);
 	const seenRows = rowsOf(found);
-	const rows = found.map(({ knownRow }, i) => knownRow ?? (seenRows[i] as number));
+	const rows = counted(found.map(({ knownRow }, i) => knownRow ?? (seenRows[i] as number)));
 	const depths = depthsTogether(
 		found.map((fit, i) => ({ ...fit, row: rows[i] as number })),
 		share
@@ -73,6 +73,12 @@ export function standingOf(
 		const place = { rightM: rightM * nearer, upM: upM * nearer, depthM, sigmaM, amongSigmaM };
 		return { turnDeg, nodDeg, leanDeg, ...place, row: rows[i] as number };
 	});
+}
+
+/** Rows counted anew from 1: one may be empty since somebody was said to stand in another. */
+function counted(rows: readonly number[]): number[] {
+	const there = [...new Set(rows)].sort((a, b) => a - b);
+	return rows.map((row) => there.indexOf(row) + 1);
 }
 
 interface Depth {

@@ -15,10 +15,16 @@ const EDGES = [234, 454] as const;
 
 /** How well each is found, as a share of the distance between the eyes (measured on practice frames). */
 const SHARES = { eye: 0.012, nose: 0.06, chin: 0.08, hairline: 0.1 };
-/** How far off the turn may be (measured on practice frames). */
-const TURN_SIGMA_DEG = 3;
 /** And at best, px. */
 const BEST_PX = 0.5;
+/** How far off the turn may be (measured on practice frames). */
+const TURN_SIGMA_DEG = 3;
+
+/** Width of a face as it is seen, px. */
+export function faceWidthPx({ surface }: FacePoints): number {
+	const [right, left] = EDGES.map((i) => surface[i] as Place) as [Place, Place];
+	return Math.hypot(right.x - left.x, right.y - left.y);
+}
 
 /** Landmarks in pixels from the middle of the picture, to the right and up; and the turn. */
 export function faceOf(

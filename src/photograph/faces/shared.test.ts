@@ -29,6 +29,20 @@ describe('a list that two work at', () => {
 		expect(asked).toBe(1);
 	});
 
+	it('what the first fails at ends it for both', async () => {
+		let helped = 0;
+		const second = async (one: number) => {
+			helped++;
+			return later(one);
+		};
+		const broken = () => Promise.reject(new Error('broken'));
+		await expect(shared([1, 2, 3, 4, 5, 6], broken, second)).rejects.toThrow('broken');
+		const before = helped;
+		await later(0);
+		await later(0);
+		expect(helped).toBe(before);
+	});
+
 	it('what the first fails at is thrown; alone it does everything', async () => {
 		expect(await shared([3], later<number>, null)).toEqual([3]);
 		await expect(shared([1], () => Promise.reject(new Error('broken')), null)).rejects.toThrow(

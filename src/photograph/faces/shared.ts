@@ -23,8 +23,14 @@ export async function shared<T, R>(
 		}
 	};
 	const alone = async () => {
-		for (let one = waiting.shift(); one !== undefined; one = waiting.shift()) {
-			done.push(await first(one));
+		try {
+			for (let one = waiting.shift(); one !== undefined; one = waiting.shift()) {
+				done.push(await first(one));
+			}
+		} catch (error) {
+			// nobody waits for the rest
+			waiting.length = 0;
+			throw error;
 		}
 	};
 	await Promise.all([second ? helped() : undefined, alone()]);

@@ -97,7 +97,7 @@
 		? 'The photograph: arrows move the cross, Shift finely, Enter marks an eye'
 		: 'The photograph'}
 	tabindex={isAdding ? 0 : -1}
-	style:aspect-ratio="{size.widthPx} / {size.heightPx}"
+	style:--ratio={size.widthPx / size.heightPx}
 	onclick={tap}
 	onkeydown={press}
 >
@@ -142,8 +142,9 @@
 <style>
 	.pane {
 		position: relative;
-		width: 100%;
-		max-height: 62vh;
+		/* as wide as there is room, and no higher than one sees at once */
+		width: min(100%, 62vh * var(--ratio));
+		aspect-ratio: var(--ratio);
 		margin: 0 auto;
 		overflow: hidden;
 		touch-action: manipulation;

@@ -43,7 +43,7 @@
 	// what finds faces is fetched while somebody chooses or takes the photograph
 	void photographPort.ask('prepare', undefined).catch(() => undefined);
 	$effect(() => {
-		if (file) void looking.look(file);
+		if (file) untrack(() => look(file));
 	});
 	$effect(() => {
 		if (!open) looking.work.stop();
@@ -100,14 +100,18 @@
 	const areThosePlanned = $derived(shot !== null && arePeopleOf(base, shot));
 	const chosenMark = $derived(looking.marks.find(({ id }) => id === selected));
 
-	function take(input: HTMLInputElement) {
-		const [one] = input.files ?? [];
-		input.value = '';
-		if (!one) return;
+	/** Another photograph: what was said of the one before does not hold. */
+	function look(one: File) {
 		selected = null;
 		isAdding = false;
 		chosen = null;
 		void looking.look(one);
+	}
+
+	function take(input: HTMLInputElement) {
+		const [one] = input.files ?? [];
+		input.value = '';
+		if (one) look(one);
 	}
 
 	async function use() {
