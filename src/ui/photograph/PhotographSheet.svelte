@@ -150,7 +150,7 @@
 				Choose one…
 			</Button>
 			{#if looking.work.share !== null}
-				<div class="bar">
+				<div class="flex-[1_1_8rem]">
 					<Progressbar progress={Math.round(100 * looking.work.share)} size="h-1.5" />
 				</div>
 				<Button color="alternative" onclick={() => looking.work.stop()}>Stop</Button>
@@ -179,7 +179,7 @@
 		{#if looking.work.problem}<p class="is-soft" role="alert">{looking.work.problem}</p>{/if}
 		{#if seen}
 			<div class="both">
-				<div class="left">
+				<div class="flex min-w-0 flex-col gap-2.5">
 					<FaceRings
 						address={looking.address}
 						size={seen.size}
@@ -217,7 +217,7 @@
 						/>
 					{/if}
 				</div>
-				<div class="right">
+				<div class="flex min-w-0 flex-col gap-2.5">
 					{#if shot}
 						<SmallStage {shot} widthPx={208} heightPx={120} />
 					{/if}
@@ -269,20 +269,10 @@
 		align-items: center;
 		gap: 0.6rem;
 	}
-	.bar {
-		flex: 1 1 8rem;
-	}
 	.both {
 		display: grid;
 		grid-template-columns: minmax(0, 5fr) minmax(15rem, 3fr);
 		gap: 1rem;
-	}
-	.left,
-	.right {
-		display: flex;
-		flex-direction: column;
-		gap: 0.6rem;
-		min-width: 0;
 	}
 	label {
 		display: flex;
