@@ -120,7 +120,7 @@ test('a shot is added from an arrangement, and found again by a name or a place'
 	page
 }) => {
 	await page.getByRole('button', { name: '+ Shot' }).click();
-	await page.getByRole('dialog').getByRole('button', { name: /rows/i }).first().click();
+	await app.pressAtRest(page.getByRole('dialog').getByRole('button', { name: /rows/i }).first());
 	await expect(app.shots).toHaveCount(11);
 	const search = page.getByRole('searchbox', { name: 'Look for a shot' });
 	await search.fill('halina');

@@ -31,7 +31,7 @@ test('three rows in a small room, from nothing', async ({ app, page }) => {
 
 	await test.step('people, light, the room', async () => {
 		await page.getByRole('button', { name: '+ Add' }).click();
-		await page.getByRole('dialog', { name: 'Add' }).getByText('Rows of people…').click();
+		await app.pressAtRest(page.getByRole('dialog', { name: 'Add' }).getByText('Rows of people…'));
 		await page.getByRole('dialog').getByRole('button', { name: 'Add 15 people' }).click();
 		await expect(app.headline).toContainText('middle row');
 		expect(await app.headline.textContent()).not.toContain('ISO');

@@ -110,6 +110,12 @@ export class App {
 		await expect(this.page.locator('.app')).toHaveAttribute('data-saved', 'true');
 	}
 
+	/** Presses what has come to rest, as people do: a menu moves to its place after it has opened. */
+	async pressAtRest(part: Locator): Promise<void> {
+		await this.middleOf(part);
+		await part.click();
+	}
+
 	/** The middle of a part of the stage, on the page, once it has come to rest. */
 	async middleOf(part: Locator): Promise<{ x: number; y: number }> {
 		const middle = async () => {
