@@ -1,0 +1,141 @@
+import { difference } from './difference';
+import { fineness, type Spectrum } from './spectrum';
+import { blurOf, meanSquare, type Blur, type Spread } from './spread';
+
+/** What was measured of one thing, an eye say, in one frame. */
+export interface Measured {
+	/** By its edges alone; null where they tell nothing. */
+	readonly edges: Spread | null;
+	readonly spectrum: Spectrum | null;
+}
+
+/** How far what blurs it spreads in a frame. */
+export interface SpreadInSet {
+	readonly spread: Spread;
+	/** Of two frames the sharper has the lower one; px² against the sharpest. */
+	readonly order: number;
+}
+
+/** How blurred it is in a frame. */
+export interface BlurInSet extends Blur {
+	/** How far off it may be: its spread, px. */
+	readonly sigmaPx: number;
+	readonly order: number;
+}
+
+/** Taken for the blur of the sharpest while differences to it are measured, px. */
+const SHARP_PX = 1.2;
+/** One frame counts for so much at most against another when the sharpest is looked for, px². */
+const MOST_OF_ONE = 18;
+/** Where frames differ by less, their edges tell of the same blur, px². */
+const ALIKE = 4;
+/** Differences under this are noise: always positive against the sharpest, px² (measured on practice frames). */
+const CHANCE = 0.5;
+/** Below this the edges tell better, px. */
+const SMALL_PX = 1.2;
+/** What is left of either way of measuring, px and as a share (measured on practice frames). */
+const SIGMA_PX = 0.4;
+const SIGMA_SHARE = 0.15;
+
+const NONE: Spread = { xx: 0, yy: 0, xy: 0 };
+const plus = (a: Spread, b: Spread): Spread => ({
+	xx: a.xx + b.xx,
+	yy: a.yy + b.yy,
+	xy: a.xy + b.xy
+});
+
+/**
+ * How blurred one thing is in each frame of a set: the edges of the sharpest say how much that one is, the spectra
+ * how much more the others are. One frame alone has its edges only. Null where neither tells.
+ */
+export function spreadsInSet(frames: readonly Measured[]): (SpreadInSet | null)[] {
+	const known = frames.filter(({ spectrum }) => spectrum !== null).length;
+	const sharpest = known > 1 ? sharpestOf(frames) : null;
+	if (sharpest === null) return frames.map(({ edges }) => edges && told(edges, meanSquare(edges)));
+	const { spectrum } = frames[sharpest] as Measured & { spectrum: Spectrum };
+	const more = frames.map((frame, i) =>
+		i === sharpest ? NONE : frame.spectrum && difference(spectrum, frame.spectrum, SHARP_PX)
+	);
+	const least = leastOf(frames, more);
+	return frames.map(({ edges }, i) => {
+		const extra = more[i];
+		if (!extra || least === null) return edges && told(edges, edges ? meanSquare(edges) : 0);
+		const order = meanSquare(extra);
+		const chance = i === sharpest ? 0 : CHANCE;
+		const bySet = plus(extra, { xx: least - chance, yy: least - chance, xy: 0 });
+		const isSmall = meanSquare(bySet) < SMALL_PX ** 2;
+		return told(isSmall && edges ? between(bySet, edges) : bySet, order);
+	});
+}
+
+/** So many of a large set are compared with all others: those with most that is fine. */
+const CANDIDATES = 8;
+
+/** Which is sharper than the others, by the sum of the differences. */
+function sharpestOf(frames: readonly Measured[]): number | null {
+	const fine = frames.map(({ spectrum }) => (spectrum ? fineness(spectrum) : -Infinity));
+	const least = fine.toSorted((a, b) => b - a)[CANDIDATES - 1] ?? -Infinity;
+	const sums = frames.map(({ spectrum }, i) =>
+		spectrum && (fine[i] as number) >= least
+			? frames.reduce((sum, other) => {
+					const more = other.spectrum && difference(spectrum, other.spectrum, SHARP_PX);
+					const square = more ? meanSquare(more) : 0;
+					return sum + Math.max(-MOST_OF_ONE, Math.min(MOST_OF_ONE, square));
+				}, 0)
+			: -Infinity
+	);
+	const most = Math.max(...sums);
+	return Number.isFinite(most) ? sums.indexOf(most) : null;
+}
+
+/** The square of the sharpest frame's blur: the median of what the edges of it, and of those like it, tell. */
+function leastOf(frames: readonly Measured[], more: readonly (Spread | null)[]): number | null {
+	const told = frames.flatMap(({ edges }, i) => {
+		const extra = more[i];
+		if (!edges || !extra || meanSquare(extra) > ALIKE) return [];
+		return [Math.max(0, meanSquare(edges) - Math.max(0, meanSquare(extra)))];
+	});
+	told.sort((a, b) => a - b);
+	return told[(told.length - 1) >> 1] ?? null;
+}
+
+const between = (a: Spread, b: Spread): Spread => {
+	const half = ({ xx, yy, xy }: Spread) => ({ xx: xx / 2, yy: yy / 2, xy: xy / 2 });
+	return plus(half(a), half(b));
+};
+
+const told = (spread: Spread, order: number): SpreadInSet => ({ spread, order });
+
+/** Disc and streak of what was measured. */
+export function blurInSet({ spread, order }: SpreadInSet): BlurInSet {
+	const share = SIGMA_SHARE * Math.sqrt(Math.max(0, meanSquare(spread)));
+	return { ...blurOf(spread), sigmaPx: Math.hypot(SIGMA_PX, share), order };
+}
+
+/** Which frame is the sharper one shows in both eyes: so much of the order is the others' (measured on practice frames). */
+const OTHERS_SAY = 0.3;
+
+/**
+ * The same of things that move together, the eyes of a face: each with its own disc, all with the streak that they
+ * have in common. What only one of them shows is no streak.
+ */
+export function blursTogether(all: readonly (SpreadInSet | null)[]): (BlurInSet | null)[] {
+	const known = all.filter((one) => one !== null);
+	const common = known.reduce(
+		(sum, { spread: { xx, yy, xy } }) => ({
+			level: sum.level + (xx - yy) / 2 / known.length,
+			slanted: sum.slanted + xy / known.length
+		}),
+		{ level: 0, slanted: 0 }
+	);
+	return all.map((one) => {
+		if (!one) return null;
+		const square = meanSquare(one.spread);
+		const { level, slanted } = common;
+		const spread = { xx: square + level, yy: square - level, xy: slanted };
+		const others = known.filter((other) => other !== one);
+		const theirs = others.reduce((sum, { order }) => sum + order / others.length, 0);
+		const order = others.length > 0 ? one.order + OTHERS_SAY * (theirs - one.order) : one.order;
+		return blurInSet({ spread, order });
+	});
+}

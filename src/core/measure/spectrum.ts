@@ -1,0 +1,131 @@
+import { transformSquare } from '../numeric/fourier';
+import type { Patch } from './patch';
+
+/**
+ * How much of each fineness there is in a patch, each way: what is compared between frames of the same thing.
+ * It holds no picture.
+ */
+export interface Spectrum {
+	/** Power against that of the mean light, in rings of frequency and ways over half a turn; 0 where nothing is known. */
+	readonly power: readonly number[];
+	/** Of the noise, in every one of them. */
+	readonly noise: number;
+	/** Pixels of the picture to one of the patch. */
+	readonly scale: number;
+	/** Side of what was looked at, px of the patch. */
+	readonly sidePx: number;
+}
+
+export const RINGS = 12;
+export const WAYS = 8;
+/** Cycles in a pixel: coarser there is the light, finer the noise. */
+const COARSEST = 0.03;
+const FINEST = 0.45;
+const NOISE_FROM = 0.46;
+/** Of exponentially distributed power the mean is the median over ln 2. */
+const MEDIAN_OVER_MEAN = Math.LN2;
+
+/** Middle of a ring, cycles in a pixel. */
+export const frequencyOf = (ring: number): number =>
+	COARSEST * (FINEST / COARSEST) ** ((ring + 0.5) / RINGS);
+
+/** How many places of the transform fall into each, for the weight of each. */
+const counts = new Map<number, readonly number[]>();
+
+interface Cell {
+	readonly at: number;
+	readonly cell: number | null;
+	readonly isNoise: boolean;
+}
+
+const layouts = new Map<number, readonly Cell[]>();
+
+/** Which ring and way each place of a transform belongs to: one half of it, the other is its mirror. */
+function layoutOf(side: number): readonly Cell[] {
+	const known = layouts.get(side);
+	if (known) return known;
+	const cells: Cell[] = [];
+	for (let row = 0; row < side; row++) {
+		for (let column = 0; column <= side / 2; column++) {
+			if (column === 0 && row > side / 2) continue;
+			const [fx, fy] = [column / side, (row < side / 2 ? row : row - side) / side];
+			const f = Math.hypot(fx, fy);
+			const isNoise = f > NOISE_FROM;
+			if (f < COARSEST || (f > FINEST && !isNoise)) continue;
+			const ring = Math.floor((RINGS * Math.log(f / COARSEST)) / Math.log(FINEST / COARSEST));
+			const turn = ((Math.atan2(fy, fx) + Math.PI) % Math.PI) / Math.PI;
+			const way = Math.round(turn * WAYS) % WAYS;
+			const at = row * side + column;
+			cells.push({ at, cell: isNoise ? null : Math.min(ring, RINGS - 1) * WAYS + way, isNoise });
+		}
+	}
+	layouts.set(side, cells);
+	return cells;
+}
+
+/** How many places of a transform of such a side each ring and way has. */
+export function placesOf(side: number): readonly number[] {
+	const known = counts.get(side);
+	if (known) return known;
+	const places = new Array<number>(RINGS * WAYS).fill(0);
+	for (const { cell } of layoutOf(side)) if (cell !== null) places[cell] = (places[cell] ?? 0) + 1;
+	counts.set(side, places);
+	return places;
+}
+
+/** The spectrum of the middle of a patch, as large a power of two as fits; null for the smallest and the blackest. */
+export function spectrumOf({ light, sidePx, scale }: Patch): Spectrum | null {
+	const side = 2 ** Math.floor(Math.log2(sidePx));
+	if (side < 16) return null;
+	const from = Math.floor((sidePx - side) / 2);
+	// Hann's window: what is at the edge counts for nothing
+	const window = Float64Array.from(
+		{ length: side },
+		(_, i) => Math.sin((Math.PI * (i + 0.5)) / side) ** 2
+	);
+	const [real, imaginary] = [new Float64Array(side * side), new Float64Array(side * side)];
+	let [sum, weights, squares] = [0, 0, 0];
+	const each = (act: (at: number, weight: number, value: number) => void) => {
+		for (let y = 0; y < side; y++) {
+			for (let x = 0; x < side; x++) {
+				const weight = (window[x] as number) * (window[y] as number);
+				act(y * side + x, weight, light[(y + from) * sidePx + x + from] as number);
+			}
+		}
+	};
+	each((_, weight, value) => {
+		sum += weight * value;
+		weights += weight;
+		squares += weight * weight;
+	});
+	const mean = sum / weights;
+	if (!(mean > 0)) return null;
+	each((at, weight, value) => (real[at] = weight * (value / mean - 1)));
+	transformSquare(real, imaginary, side);
+	const power = new Array<number>(RINGS * WAYS).fill(0);
+	const noisy: number[] = [];
+	for (const { at, cell, isNoise } of layoutOf(side)) {
+		const value = ((real[at] as number) ** 2 + (imaginary[at] as number) ** 2) / squares;
+		if (isNoise) noisy.push(value);
+		else if (cell !== null) power[cell] = (power[cell] as number) + value;
+	}
+	noisy.sort((a, b) => a - b);
+	const places = placesOf(side);
+	return {
+		power: power.map((value, i) => (places[i] ? value / (places[i] as number) : 0)),
+		noise: Math.max(LEAST_NOISE, (noisy[noisy.length >> 1] as number) / MEDIAN_OVER_MEAN),
+		scale,
+		sidePx: side
+	};
+}
+
+/** Rounding to 256 values leaves so much. */
+const LEAST_NOISE = 1e-7;
+
+/** How much of the power above the noise is in the finer half of the rings, of all of it. */
+export function fineness({ power, noise }: Spectrum): number {
+	const over = (from: number, to: number) =>
+		power.slice(from, to).reduce((sum, value) => sum + Math.max(0, value - noise), 0);
+	const middle = (RINGS / 2) * WAYS;
+	return over(middle, power.length) / Math.max(Number.MIN_VALUE, over(0, middle));
+}
