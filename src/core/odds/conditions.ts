@@ -1,5 +1,5 @@
 import type { Candidate } from '../study/candidate';
-import type { Person } from '../format/shot';
+import type { Person, Shot } from '../format/shot';
 import { imageDistanceMm } from '../geometry/thinLens';
 import { cropFactor } from '../optics/crop';
 import { widestFNumber } from '../optics/fNumber';
@@ -109,7 +109,8 @@ export function conditionsOf(
 		fieldBend: optic.fieldBend,
 		planeM: candidate.planeM + (isReframed ? reframeErrorM : 0),
 		plannedM: candidate.planeM,
-		focusingMm: focusingShare(scene, handling, spreads) * focusUnitMm(scene),
+		focusingMm:
+			spreads[focusingKey(scene.shot, handling)] * focusUnitMm(scene.shot, scene.optic.focalMm),
 		biasMm: spreads.biasMm,
 		wrongChance: wrongChance(scene, handling, spreads),
 		cameraM: swayed(spreads[`${shot.camera.support}Mm`], lagS),
@@ -173,19 +174,21 @@ function conditionsOfPerson(
 }
 
 /** The depth of focus of a small print wide open: what focusing errs by is a share of it, mm. */
-const focusUnitMm = ({ shot: { lens, body }, optic }: Scene): number =>
-	widestFNumber(lens, optic.focalMm) * albumMm(body.sensor);
+export const focusUnitMm = ({ lens, body }: Pick<Shot, 'lens' | 'body'>, focalMm: number): number =>
+	widestFNumber(lens, focalMm) * albumMm(body.sensor);
 
-function focusingShare(
-	{ shot: { choices } }: Scene,
-	{ technique, isSensitive }: Handling,
-	spreads: Spreads
-): number {
-	if (technique === 'manual') {
-		return choices.focusBy === 'hand-finder' ? spreads.byFinder : spreads.byHand;
-	}
+/** Ways of focusing that have a spread of their own. */
+export const FOCUSING_KEYS = ['middlePoint', 'outerPoint', 'byHand', 'byFinder'] as const;
+export type FocusingKey = (typeof FOCUSING_KEYS)[number];
+
+/** Which spread a way of focusing has. */
+export function focusingKey(
+	{ choices }: Pick<Shot, 'choices'>,
+	{ technique, isSensitive }: Pick<Handling, 'technique' | 'isSensitive'>
+): FocusingKey {
+	if (technique === 'manual') return choices.focusBy === 'hand-finder' ? 'byFinder' : 'byHand';
 	// reframing and leaning lock with the middle point
-	return technique !== 'move-point' || isSensitive ? spreads.middlePoint : spreads.outerPoint;
+	return technique !== 'move-point' || isSensitive ? 'middlePoint' : 'outerPoint';
 }
 
 function wrongChance(

@@ -83,6 +83,7 @@ export const SPREADS = {
 } as const satisfies Record<string, SpreadInfo>;
 
 export type SpreadKey = keyof typeof SPREADS;
+export const SPREAD_KEYS = Object.keys(SPREADS) as [SpreadKey, ...SpreadKey[]];
 export type Spreads = Readonly<Record<SpreadKey, number>>;
 
 /** The assumptions as they stand. */

@@ -1,0 +1,47 @@
+import { sightPeople } from '../anatomy/sight';
+import type { Shot } from '../format/shot';
+import { cameraPose, seenFrom } from '../geometry/camera';
+import { facePoints } from '../sharpness/need';
+import type { Build } from '../tables/heads';
+
+/** What a plan asks of the people of its shot, and where it expects them in the frame. */
+
+export interface AskedPerson {
+	readonly id: string;
+	readonly name: string;
+	readonly build: Build;
+	/** Whether the frame is lost where they are not sharp, or their eyes are shut. */
+	readonly counts: boolean;
+	/** How many times the tolerance each eye may be blurred; null where nothing is asked of it. */
+	readonly left: number | null;
+	readonly right: number | null;
+	readonly depthM: number;
+	readonly sigmaM: number;
+	/** Where they are, as shares of the depth: to the right and up. */
+	readonly aside: number;
+	readonly above: number;
+}
+
+/** Everybody of a shot. */
+export function askedOf(shot: Shot): AskedPerson[] {
+	const pose = cameraPose(shot.camera, shot.body.sensor);
+	return sightPeople(pose, shot.people, shot.things).map((sighting) => {
+		const { person } = sighting;
+		const points = facePoints(pose, sighting);
+		const factorOf = (name: 'left-eye' | 'right-eye') =>
+			points.find(({ landmark }) => landmark === name)?.factor ?? null;
+		const { depthM, rightM, upM } = seenFrom(pose, person.eyeMidpoint);
+		return {
+			id: person.id,
+			name: person.name,
+			build: person.build,
+			counts: person.need === 'key' || person.need === 'sharp',
+			left: factorOf('left-eye'),
+			right: factorOf('right-eye'),
+			depthM,
+			sigmaM: person.depthSigmaM,
+			aside: rightM / depthM,
+			above: upM / depthM
+		};
+	});
+}

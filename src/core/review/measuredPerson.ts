@@ -1,0 +1,144 @@
+import type { MeasuredFace, MeasuredFrame, MeasuredSpot } from '../format/review';
+import type { Body, Shot } from '../format/shot';
+import {
+	blurInSet,
+	blursTogether,
+	spreadsInSet,
+	type BlurInSet,
+	type SpreadInSet
+} from '../measure/inSet';
+import type { AskedPerson } from './asked';
+import { seenHead, type SeenHead } from './heads';
+import { takenWith } from './scale';
+import { areShut, opennessOf } from './shutEyes';
+import { discBy, type BlurAt, type FocusFell, type TakenWith } from './whereFocusFell';
+
+/** What was measured of one person in the frames of a set. */
+
+/** Parts of a face that are measured. */
+export const PARTS = ['left', 'right', 'nose', 'hair'] as const;
+export type Part = (typeof PARTS)[number];
+
+/** Of a face turned less than this neither eye is the nearer one to speak of, degrees. */
+const STRAIGHT_DEG = 6;
+/** By the size of a head its depth is known to so much (Dodgson, 2004, from memory: 3.6 of 63 mm). */
+const HEAD_SHARE = 3.6 / 63;
+/** An eye that tells nothing itself is taken to be as blurred as the rest of the frame says, to so much, px. */
+const UNSURE_PX = 1;
+/** How far people and camera move from where they were planned: a few fingers' breadth, m. */
+const MOVED_M = 0.03;
+
+/** How blurred each part is; null where noise, or being too small or too plain, hides it. */
+export type Blurs = Readonly<Record<Part, BlurInSet | null>>;
+
+/** What was measured of somebody in a frame, before the frame says where its focus fell. */
+export interface MeasuredPerson {
+	readonly face: MeasuredFace;
+	readonly blurs: Blurs;
+	readonly near: 'left' | 'right';
+	readonly isShut: boolean;
+	/** Depth of the eyes, m, and how far off it may be; null where the file does not say its lens. */
+	readonly headM: number | null;
+	readonly sigmaM: number;
+	readonly head: SeenHead | null;
+}
+
+/** Lids have no edges to speak of: shut eyes say nothing of their blur. */
+const shutSpot = (spot: MeasuredSpot): MeasuredSpot => ({ ...spot, edges: null, spectrum: null });
+
+/** One person in each frame of a set; null where they were not found. */
+export function measuredPerson(
+	faces: readonly (MeasuredFace | null)[],
+	frames: readonly MeasuredFrame[],
+	asked: AskedPerson | null,
+	shot: Shot | null,
+	bodies: readonly Body[]
+): (MeasuredPerson | null)[] {
+	const present = faces.flatMap((face, i) => (face ? [{ face, i }] : []));
+	const shut = areShut(present.map(({ face }) => opennessOf(face)));
+	const inSet = (part: Part) =>
+		spreadsInSet(
+			present.map(({ face }, k): MeasuredSpot =>
+				shut[k] && part !== 'nose' && part !== 'hair' ? shutSpot(face[part]) : face[part]
+			)
+		);
+	const [left, right, nose, hair] = [inSet('left'), inSet('right'), inSet('nose'), inSet('hair')];
+	const measured: (MeasuredPerson | null)[] = faces.map(() => null);
+	present.forEach(({ face, i }, k) => {
+		const frame = frames[i] as MeasuredFrame;
+		const [leftEye, rightEye] = blursTogether([left[k] ?? null, right[k] ?? null]);
+		const blurs: Blurs = {
+			left: leftEye ?? null,
+			right: rightEye ?? null,
+			nose: blurOr(nose[k]),
+			hair: blurOr(hair[k])
+		};
+		const lens = takenWith(frame, shot, bodies);
+		const head = lens && seenHead(face, lens.focalPx, asked?.build ?? 'adult');
+		const headM = asked?.depthM ?? head?.depthM ?? null;
+		measured[i] = {
+			face,
+			blurs,
+			near: nearEye(head?.turnDeg ?? face.turn?.deg ?? 0, blurs),
+			isShut: shut[k] ?? false,
+			headM,
+			sigmaM: asked ? Math.hypot(MOVED_M, asked.sigmaM) : HEAD_SHARE * (headM ?? 0),
+			head
+		};
+	});
+	return measured;
+}
+
+const blurOr = (one: SpreadInSet | null | undefined): BlurInSet | null =>
+	one ? blurInSet(one) : null;
+
+/** Eyes whose depth is known. */
+export const pointsOf = (people: readonly (MeasuredPerson | null)[]): BlurAt[] =>
+	people.flatMap((one) =>
+		one
+			? EYES.flatMap((side) => {
+					const blur = one.blurs[side];
+					const depthM = depthOfEye(one, side);
+					if (!blur || depthM === null) return [];
+					// both eyes of a head are off together: two of them must not seem twice as sure
+					const sigmaM = Math.SQRT2 * one.sigmaM;
+					return [{ depthM, sigmaM, discPx: blur.discPx, sigmaPx: blur.sigmaPx }];
+				})
+			: []
+	);
+
+const EYES = ['left', 'right'] as const;
+
+const depthOfEye = ({ head, headM }: MeasuredPerson, side: 'left' | 'right'): number | null =>
+	head && headM !== null ? head.depthOf(`${side}-eye`, headM) : null;
+
+/** The same with the blur of the eyes as the whole frame has it: by their own, and by where its focus fell. */
+export function withFocus(one: MeasuredPerson, fell: FocusFell, lens: TakenWith): MeasuredPerson {
+	const settled = EYES.map((side) => {
+		const blur = one.blurs[side];
+		const depthM = depthOfEye(one, side);
+		if (depthM === null || fell.otherwiseM !== null) return [side, blur] as const;
+		const by = discBy(fell, lens, depthM, one.sigmaM);
+		if (!blur) {
+			const isSure = by.sigmaPx < UNSURE_PX;
+			return [
+				side,
+				isSure ? { ...by, streakPx: 0, angle: 0, order: by.discPx ** 2 } : null
+			] as const;
+		}
+		const [own, others] = [1 / blur.sigmaPx ** 2, 1 / by.sigmaPx ** 2];
+		const discPx = (blur.discPx * own + by.discPx * others) / (own + others);
+		return [side, { ...blur, discPx, sigmaPx: 1 / Math.sqrt(own + others) }] as const;
+	});
+	return {
+		...one,
+		blurs: { ...one.blurs, ...(Object.fromEntries(settled) as Pick<Blurs, 'left' | 'right'>) }
+	};
+}
+
+/** The person's right eye is the nearer where the face turns to the right of the frame. */
+function nearEye(turnDeg: number, { left, right }: Blurs): 'left' | 'right' {
+	if (Math.abs(turnDeg) > STRAIGHT_DEG) return turnDeg > 0 ? 'right' : 'left';
+	if (left && right) return left.order <= right.order ? 'left' : 'right';
+	return left ? 'left' : 'right';
+}

@@ -1,0 +1,81 @@
+import type { MeasuredFace, MeasuredFrame } from '../format/review';
+
+/** Who is who in the frames of a shot: each face of a frame belongs to one of the people of the set. */
+
+/** Farther from where somebody is looked for, in widths of a face, it is somebody else. */
+const MOST_AWAY = 1.6;
+/** A face so much smaller or larger is somebody else's. */
+const MOST_TIMES = 1.5;
+
+interface Place {
+	readonly x: number;
+	readonly y: number;
+	readonly widthPx: number;
+}
+
+export const middleOf = ({ left, right, widthPx }: MeasuredFace): Place => ({
+	x: (left.x + right.x) / 2,
+	y: (left.y + right.y) / 2,
+	widthPx
+});
+
+/**
+ * For each frame which of the people each of its faces is, numbered from the left of the frame that shows most;
+ * null for a face that is nobody's of that frame.
+ */
+export function peopleIn(frames: readonly Pick<MeasuredFrame, 'faces'>[]): {
+	readonly count: number;
+	readonly whose: readonly (readonly (number | null)[])[];
+} {
+	const most = Math.max(0, ...frames.map(({ faces }) => faces.length));
+	const first = frames.find(({ faces }) => faces.length === most);
+	if (!first || most === 0) return { count: 0, whose: frames.map(() => []) };
+	const known = first.faces.map(middleOf).toSorted((a, b) => a.x - b.x);
+	return {
+		count: most,
+		whose: frames.map(({ faces }) => matched(known, faces.map(middleOf)))
+	};
+}
+
+/** Which of the known places each one is: nearest first, after the whole was moved as it moved between the frames. */
+export function matched(known: readonly Place[], seen: readonly Place[]): (number | null)[] {
+	const moved = bestMove(known, seen);
+	const pairs = seen.flatMap((one, i) =>
+		known.map((other, k) => ({
+			i,
+			k,
+			away: away(other, { ...one, x: one.x - moved.x, y: one.y - moved.y })
+		}))
+	);
+	const whose: (number | null)[] = seen.map(() => null);
+	for (const { i, k, away } of pairs.toSorted((a, b) => a.away - b.away)) {
+		if (away > MOST_AWAY) break;
+		if (whose[i] === null && !whose.includes(k)) whose[i] = k;
+	}
+	return whose;
+}
+
+/** In widths of a face; as good as endless where their sizes differ too much. */
+function away(a: Place, b: Place): number {
+	const times = Math.max(a.widthPx, b.widthPx) / Math.min(a.widthPx, b.widthPx);
+	if (times > MOST_TIMES) return Infinity;
+	return Math.hypot(a.x - b.x, a.y - b.y) / Math.max(a.widthPx, b.widthPx);
+}
+
+/** How far all of them moved together: of the moves that bring one onto another the one that suits most. */
+function bestMove(known: readonly Place[], seen: readonly Place[]): { x: number; y: number } {
+	let best = { x: 0, y: 0, cost: Infinity };
+	for (const other of known) {
+		for (const one of seen) {
+			const [x, y] = [one.x - other.x, one.y - other.y];
+			const cost = seen.reduce((sum, face) => {
+				const at = { ...face, x: face.x - x, y: face.y - y };
+				return sum + Math.min(MOST_AWAY, ...known.map((place) => away(place, at)));
+			}, 0);
+			// of two that suit alike the shorter one
+			const all = cost + Math.hypot(x, y) / other.widthPx / 100;
+			if (all < best.cost) best = { x, y, cost: all };
+		}
+	}
+	return best;
+}

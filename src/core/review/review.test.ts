@@ -1,0 +1,242 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { there } from '$tests/support/there';
+import { Random } from '../numeric/random';
+import { defocusAt } from '../optics/blur';
+import { focusAt } from '../optics/focus';
+import { expectedShare } from './expected';
+import { fewestFrames } from './fewestFrames';
+import { APART } from '../format/review';
+import { clockByAll, intoShots, seriesOf, type FrameSign, type ShotSign } from './intoShots';
+import { focusingSpread, rayleighScale } from './learn';
+import { matched } from './people';
+import { areShut } from './shutEyes';
+import { whereFocusFell, discBy } from './whereFocusFell';
+
+const LENS = { focalMm: 50, fNumber: 2.8, pxPerMm: 6000 / 36 };
+
+/** Blur by section 3 of the model, written by the optics and not by what is tested. */
+const blurs = (planeM: number, depths: readonly number[]) =>
+	depths.map((depthM) => ({
+		depthM,
+		sigmaM: 0.01,
+		discPx:
+			defocusAt(focusAt({ focalMm: 50, fieldBend: 0 }, planeM), 2.8, { depthM, cosOffAxis: 1 }) *
+			LENS.pxPerMm,
+		sigmaPx: 0.4
+	}));
+
+describe('where the focus fell', () => {
+	it.each([2.8, 3.3, 4, 6])('is the plane that blurred three rows: %d m', (planeM) => {
+		const fell = there(whereFocusFell(blurs(planeM, [3, 3.6, 4.4]), LENS));
+		expect(fell.planeM).toBeGreaterThan(0.97 * planeM);
+		expect(fell.planeM).toBeLessThan(1.03 * planeM);
+		expect(fell.nearM).toBeLessThan(planeM);
+		expect(fell.farM).toBeGreaterThan(planeM);
+		expect(fell.otherwiseM).toBeNull();
+	});
+
+	it('may be on either side of one depth', () => {
+		const fell = there(whereFocusFell(blurs(2.5, [3]), LENS));
+		const sides = [fell.planeM, fell.otherwiseM as number].sort((a, b) => a - b);
+		expect(sides[0]).toBeCloseTo(2.5, 1);
+		expect(1 / (sides[1] as number)).toBeCloseTo(2 / 3 - 1 / 2.5, 2);
+	});
+
+	it('is not pulled away by one face that is measured wrongly', () => {
+		const points = blurs(3.6, [3, 3.2, 3.6, 4, 4.4]);
+		points[2] = { ...there(points[2]), discPx: 15 };
+		expect(there(whereFocusFell(points, LENS)).planeM).toBeCloseTo(3.6, 1);
+	});
+
+	it('says how much what is elsewhere is blurred', () => {
+		const fell = there(whereFocusFell(blurs(3.6, [3, 3.6, 4.4]), LENS));
+		const [told] = blurs(3.6, [5]);
+		expect(discBy(fell, LENS, 5, 0.01).discPx / there(told).discPx).toBeCloseTo(1, 1);
+	});
+
+	it('is nothing of nobody', () => expect(whereFocusFell([], LENS)).toBeNull());
+});
+
+describe('the fewest frames', () => {
+	it('hold everybody, and are as few as can be', () => {
+		const frames = fc.array(fc.array(fc.boolean(), { minLength: 6, maxLength: 6 }), {
+			minLength: 1,
+			maxLength: 8
+		});
+		fc.assert(
+			fc.property(frames, (good) => {
+				const chosen = fewestFrames(good);
+				const held = (some: readonly number[]) =>
+					there(good[0]).map((_, person) => some.some((i) => good[i]?.[person]));
+				const all = good.map((_, i) => i);
+				expect(held(chosen)).toEqual(held(all));
+				// every subset, the plain way
+				const fewest = Math.min(
+					...Array.from({ length: 2 ** good.length }, (_, bits) => {
+						const some = all.filter((i) => bits & (1 << i));
+						return String(held(some)) === String(held(all)) ? some.length : Infinity;
+					})
+				);
+				expect(chosen.length).toBe(fewest);
+			})
+		);
+	});
+
+	it('begins with the best', () => {
+		expect(
+			fewestFrames([
+				[true, false, false],
+				[false, true, true]
+			])
+		).toEqual([1, 0]);
+		expect(fewestFrames([[false], [false]])).toEqual([]);
+	});
+
+	it('is found for eighty people in sixty frames', () => {
+		const random = new Random(2);
+		const good = Array.from({ length: 60 }, () =>
+			Array.from({ length: 80 }, () => random.uniform() < 0.8)
+		);
+		expect(fewestFrames(good).length).toBeLessThan(6);
+	});
+});
+
+describe('shut eyes', () => {
+	it('are shut against that person’s own', () => {
+		expect(areShut([0.4, 0.39, 0.2, 0.41])).toEqual([false, false, true, false]);
+		// narrow eyes are open
+		expect(areShut([0.26, 0.27, 0.25, 0.26])).toEqual([false, false, false, false]);
+		expect(areShut([0.15])).toEqual([true]);
+		expect(areShut([])).toEqual([]);
+	});
+});
+
+describe('who is who', () => {
+	const row = [100, 300, 500].map((x) => ({ x, y: 200, widthPx: 80 }));
+	it('is found after the camera moved', () => {
+		const moved = row.map(({ x, y, widthPx }) => ({ x: x + 130, y: y - 40, widthPx }));
+		expect(matched(row, moved)).toEqual([0, 1, 2]);
+		expect(matched(row, [there(moved[2]), there(moved[0])])).toEqual([2, 0]);
+	});
+	it('is nobody where a stranger came', () => {
+		const stranger = { x: 900, y: 600, widthPx: 80 };
+		expect(matched(row, [...row, stranger])).toEqual([0, 1, 2, null]);
+	});
+});
+
+const NOON = Date.UTC(2026, 8, 26, 12);
+const MINUTE = 60_000;
+const frame = (id: string, atMin: number, more: Partial<FrameSign> = {}): FrameSign => ({
+	id,
+	localMs: NOON + atMin * MINUTE,
+	focalMm: 85,
+	faces: 2,
+	isUpright: false,
+	shotId: null,
+	...more
+});
+const shot = (id: string, atMin: number, more: Partial<ShotSign> = {}): ShotSign => ({
+	id,
+	startMs: NOON + atMin * MINUTE,
+	minutes: 10,
+	focalMm: 85,
+	people: 2,
+	isUpright: false,
+	...more
+});
+
+describe('into shots', () => {
+	const day = [
+		shot('couple', 0),
+		shot('families', 20, { focalMm: 50, people: 15 }),
+		shot('toast', 60)
+	];
+
+	it('go by time and lens', () => {
+		const frames = [
+			frame('a', 2),
+			frame('b', 2.2),
+			frame('c', 25, { focalMm: 50, faces: 14 }),
+			frame('d', 200)
+		];
+		const placed = intoShots(frames, day, 0);
+		expect([...placed.values()]).toEqual(['couple', 'couple', 'families', null]);
+	});
+
+	it('a lens tells more than a few minutes', () => {
+		const early = frame('a', 12, { focalMm: 50, faces: 15 });
+		expect(intoShots([early], day, 0).get('a')).toBe('families');
+	});
+
+	it('a pause or another lens begins another series', () => {
+		const all = [frame('a', 0), frame('b', 0.3), frame('c', 2), frame('d', 2.1, { focalMm: 50 })];
+		expect(seriesOf(all).map((one) => one.map(({ id }) => id))).toEqual([['a', 'b'], ['c'], ['d']]);
+	});
+
+	it('one that was put by hand takes its series along, and sets the clock', () => {
+		// a camera that is two hours ahead
+		const frames = [
+			frame('a', 120, { shotId: 'couple' }),
+			frame('b', 120.2),
+			frame('c', 145, { focalMm: 50, faces: 15 })
+		];
+		const clockMs = there(clockByAll([{ frame: there(frames[0]), shot: there(day[0]) }]));
+		expect(clockMs).toBe(120 * MINUTE);
+		expect([...intoShots(frames, day, clockMs).values()]).toEqual(['couple', 'couple', 'families']);
+	});
+
+	it('stays apart where somebody said so, or nothing says when it was taken', () => {
+		const frames = [frame('a', 1, { shotId: APART }), frame('b', 1, { localMs: null })];
+		expect([...intoShots(frames, day, 0).values()]).toEqual([null, null]);
+	});
+});
+
+describe('what was expected', () => {
+	const rungs = [2, 2.8, 4].map((fNumberExact, i) => ({ fNumberExact, odds: { share: i / 10 } }));
+	const set = (fNumbers: readonly (number | undefined)[]) =>
+		({ frames: fNumbers.map((fNumber) => ({ frame: { facts: { fNumber } } })) }) as never;
+	it('is that of the f-number it was really taken with', () => {
+		expect(expectedShare(rungs, set([2.8, 2.8, 4]))).toBe(0.1);
+		expect(expectedShare(rungs, set([4, 4, 2.8]))).toBe(0.2);
+		expect(expectedShare(rungs, set([undefined]))).toBeNull();
+		expect(expectedShare([], set([4]))).toBeNull();
+	});
+});
+
+describe('learning', () => {
+	// 4000 draws: both are known to three of a hundred
+	it('finds the scale of shaking although what is little is not seen', () => {
+		const random = new Random(7);
+		const rates = Array.from({ length: 4000 }, () => {
+			const rate = 0.6 * Math.sqrt(-2 * Math.log(1 - random.uniform()));
+			return rate < 0.7 ? { rate: 0.7, isLess: true } : { rate, isLess: false };
+		});
+		expect(there(rayleighScale(rates)) / 0.6).toBeCloseTo(1, 1);
+		expect(rayleighScale(rates.slice(0, 2))).toBeNull();
+	});
+
+	it('finds the spread of focusing beside what sway and measuring add', () => {
+		const random = new Random(3);
+		const errors = Array.from({ length: 4000 }, (_, i) => {
+			const others = i % 2 ? 0.2 : 0.5;
+			return {
+				error: 0.1 + 0.3 * random.normal() + others * random.normal(),
+				othersSquare: others ** 2
+			};
+		});
+		const found = there(focusingSpread(errors));
+		expect(found.spread).toBeCloseTo(0.3, 1);
+		// half of the frames tell much more than the others
+		expect(found.weight).toBeLessThan(2800);
+	});
+
+	it('says nothing where the rest hides it', () => {
+		const random = new Random(5);
+		const errors = Array.from({ length: 12 }, () => ({
+			error: random.normal(),
+			othersSquare: 1
+		}));
+		expect(focusingSpread(errors)).toBeNull();
+	});
+});

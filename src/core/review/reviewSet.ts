@@ -1,0 +1,162 @@
+import type { MeasuredFace, MeasuredFrame } from '../format/review';
+import type { State } from '../format/plan';
+import type { Body, Shot } from '../format/shot';
+import { blurPx } from '../measure/spread';
+import { stateOf } from '../sharpness/state';
+import { askedOf, type AskedPerson } from './asked';
+import { fewestFrames } from './fewestFrames';
+import {
+	measuredPerson,
+	pointsOf,
+	withFocus,
+	type Blurs,
+	type MeasuredPerson,
+	type Part
+} from './measuredPerson';
+import { takenWith, tolerancePx } from './scale';
+import { asFace, pointedIn, whoIsWho, type AskedSetPerson, type SetPerson } from './setPeople';
+import { whereFocusFell, type FocusFell } from './whereFocusFell';
+
+/** The frames of one shot, judged together. */
+
+/** A face in one frame. */
+export interface ReviewedFace {
+	readonly face: MeasuredFace;
+	readonly blurs: Blurs;
+	/** The eye nearer to the camera. */
+	readonly near: 'left' | 'right';
+	readonly isShut: boolean;
+	/** Blur of the eyes that count over what is allowed, the worst of them; null: cannot tell. */
+	readonly ratio: number | null;
+	readonly state: State | null;
+	readonly isGood: boolean;
+}
+
+export interface ReviewedFrame {
+	readonly frame: MeasuredFrame;
+	/** In the order of the people; null for who was not found in it. */
+	readonly faces: readonly (ReviewedFace | null)[];
+	readonly tolerancePx: number;
+	/** Whether all who count are sharp; and have their eyes open. */
+	readonly isSharp: boolean;
+	readonly isGood: boolean;
+	/** Whether anybody who counts was found in it. */
+	readonly isTold: boolean;
+	/** Of all who count; null where nobody's blur is known. */
+	readonly worst: State | null;
+	readonly fell: FocusFell | null;
+	/** Who is sharpest, and which part of them; null where nothing is known. */
+	readonly inFocus: { readonly person: number; readonly part: Part } | null;
+	/** Mean depth of each person, m; null where it is not known. */
+	readonly depthsM: readonly (number | null)[];
+}
+
+export interface ReviewedSet {
+	readonly people: readonly SetPerson[];
+	readonly frames: readonly ReviewedFrame[];
+	/** The fewest frames that hold everybody, the best first: indices. */
+	readonly fewest: readonly number[];
+}
+
+/** Judges the frames of a shot; without a plan everybody counts, by the nearer eye. */
+export function reviewSet(
+	frames: readonly MeasuredFrame[],
+	shot: Shot | null,
+	bodies: readonly Body[]
+): ReviewedSet {
+	const asked = shot ? askedOf(shot) : [];
+	const { people: faced, whose } = whoIsWho(frames, asked, shot, bodies);
+	const pointed = pointedIn(frames);
+	const people: AskedSetPerson[] = [...faced, ...pointed.map(({ person }) => person)];
+	const faceOf = (person: number, i: number): MeasuredFace | null => {
+		const frame = frames[i];
+		const spot = pointed[person - faced.length]?.id;
+		if (spot !== undefined) {
+			const found = frame?.pointed.find(({ id }) => id === spot);
+			return found ? asFace(found) : null;
+		}
+		return frame?.faces[whose[i]?.indexOf(person) ?? -1] ?? null;
+	};
+	const judged = people.map((one, person) => {
+		const faces = frames.map((_, i) => faceOf(person, i));
+		return measuredPerson(faces, frames, one.asked, shot, bodies);
+	});
+	const reviewed = frames.map((frame, i): ReviewedFrame => {
+		const measured = judged.map((one) => one[i] ?? null);
+		const lens = takenWith(frame, shot, bodies);
+		const fell = lens && whereFocusFell(pointsOf(measured), lens);
+		const allowedPx = tolerancePx(frame, shot);
+		const faces = measured.map((one, person) => {
+			const settled = one && lens && fell ? withFocus(one, fell, lens) : one;
+			return settled && judgedFace(settled, people[person]?.asked ?? null, allowedPx);
+		});
+		const counted = faces.filter((_, person) => people[person]?.counts);
+		const known = counted.flatMap((face) => face?.ratio ?? []);
+		// who is planned and in none of the frames is nobody's fault
+		const seen = people.flatMap(({ counts }, person) =>
+			counts && judged[person]?.some((face) => face) ? [faces[person] ?? null] : []
+		);
+		return {
+			frame,
+			faces,
+			tolerancePx: allowedPx,
+			isSharp: seen.length > 0 && seen.every((face) => face?.state === 'sharp'),
+			isGood: seen.length > 0 && seen.every((face) => face?.isGood),
+			isTold: counted.some((face) => face !== null),
+			worst: known.length > 0 ? stateOf(Math.max(...known)) : null,
+			fell,
+			inFocus: inFocusOf(faces),
+			depthsM: measured.map((one) => one?.headM ?? null)
+		};
+	});
+	const good = reviewed.map(({ faces }) =>
+		faces.map((face, person) => (people[person]?.counts && face?.isGood) ?? false)
+	);
+	return { people, frames: reviewed, fewest: fewestFrames(good) };
+}
+
+function judgedFace(
+	{ face, blurs, near, isShut }: MeasuredPerson,
+	asked: AskedPerson | null,
+	tolerancePx: number
+): ReviewedFace {
+	const factors = asked ?? { left: near === 'left' ? 1 : null, right: near === 'right' ? 1 : null };
+	const ratio = worstRatio(blurs, factors, tolerancePx);
+	const state = ratio === null ? null : stateOf(ratio);
+	return { face, blurs, near, isShut, ratio, state, isGood: state === 'sharp' && !isShut };
+}
+
+function worstRatio(
+	blurs: Blurs,
+	factors: { readonly left: number | null; readonly right: number | null },
+	tolerancePx: number
+): number | null {
+	const ratios = (['left', 'right'] as const).flatMap((side) => {
+		const factor = factors[side];
+		const blur = blurs[side];
+		if (factor === null) return [];
+		return blur ? [blurPx(blur) / (factor * tolerancePx)] : [null];
+	});
+	if (ratios.length === 0 || ratios.includes(null)) return null;
+	return Math.max(...(ratios as number[]));
+}
+
+/** What is sharpest; an eye, unless a nose or hair is sharper by more than either may be off. */
+function inFocusOf(faces: readonly (ReviewedFace | null)[]): ReviewedFrame['inFocus'] {
+	const sharpestOf = (parts: readonly Part[]) =>
+		faces
+			.flatMap((face, person) =>
+				parts.flatMap((part) => {
+					const blur = face?.blurs[part];
+					return blur ? [{ person, part, px: blurPx(blur), sigmaPx: blur.sigmaPx }] : [];
+				})
+			)
+			.reduce<{ person: number; part: Part; px: number; sigmaPx: number } | null>(
+				(a, b) => (a && a.px <= b.px ? a : b),
+				null
+			);
+	const [eye, other] = [sharpestOf(['left', 'right']), sharpestOf(['nose', 'hair'])];
+	const isOther = other && (!eye || other.px + Math.hypot(other.sigmaPx, eye.sigmaPx) < eye.px);
+	const found = isOther ? other : eye;
+	return found && { person: found.person, part: found.part };
+}
