@@ -2,6 +2,8 @@ import Dexie, { type EntityTable, type Table } from 'dexie';
 import { z } from 'zod';
 import { JOB_SHAPE, SLOT_SHAPE } from '$core/format/job';
 import { SpreadsSchema } from '$core/format/odds';
+import { SPREAD_KEYS } from '$core/tables/spreads';
+import { JudgementSchema, MeasuredFrameSchema } from '$core/format/review';
 import { BodySchema, LensSchema } from '$core/format/gear';
 import { ShotSchema } from '$core/format/shot';
 import { BODIES, LENSES } from './kit';
@@ -74,7 +76,9 @@ export const MySpreadsSchema = z.strictObject({
 	/** Counts every change. */
 	revision: z.number(),
 	/** Null while they are the assumptions. */
-	spreads: SpreadsSchema.nullable()
+	spreads: SpreadsSchema.nullable(),
+	/** Frames that stand behind those that were measured. */
+	measured: z.partialRecord(z.enum(SPREAD_KEYS), z.int().positive()).optional()
 });
 export type MySpreads = z.infer<typeof MySpreadsSchema>;
 
@@ -95,6 +99,16 @@ export interface KeptPhotograph {
 	id: string;
 	jpeg: Blob;
 }
+
+/** A photograph that came home: what was measured of it and what was said of it, never the picture. */
+export const FrameRecordSchema = z.strictObject({
+	/** Of the job, then name, size and time of the file: by these it is known again. */
+	id: z.string(),
+	jobId: z.string(),
+	measured: MeasuredFrameSchema,
+	judgement: JudgementSchema
+});
+export type FrameRecord = z.infer<typeof FrameRecordSchema>;
 
 /** The tables whose changes are told to other windows. */
 export type Told = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';
@@ -128,6 +142,7 @@ export class Database extends Dexie {
 	readonly erased!: EntityTable<Erased, 'id'>;
 	readonly changes!: Table<ChangeNote, number>;
 	readonly photographs!: EntityTable<KeptPhotograph, 'id'>;
+	readonly frames!: EntityTable<FrameRecord, 'id'>;
 
 	constructor(name: string) {
 		super(name);
@@ -162,6 +177,8 @@ export class Database extends Dexie {
 			});
 		// 5: photographs that stages were made from
 		this.version(5).stores({ photographs: 'id' });
+		// 6: what was measured of frames that came home
+		this.version(6).stores({ frames: 'id, jobId' });
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());
 			void transaction.table('lenses').bulkAdd(presetLenses());

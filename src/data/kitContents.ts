@@ -1,6 +1,6 @@
 import type { Body, Lens } from '$core/format/shot';
 import { covers } from '$core/optics/crop';
-import { ASSUMED, type Spreads } from '$core/tables/spreads';
+import { ASSUMED, type SpreadKey, type Spreads } from '$core/tables/spreads';
 import { presetBodies, presetLenses, type KitBody, type KitLens } from './database';
 
 /** The photographer's own bodies and lenses. */
@@ -9,13 +9,18 @@ export interface KitContents {
 	readonly lenses: readonly KitLens[];
 	/** How much one's own hands and focusing spread. */
 	readonly spreads: Spreads;
+	/** Frames that stand behind those that were measured; the others are assumed. */
+	readonly measured: MeasuredFrames;
 }
+
+export type MeasuredFrames = Readonly<Partial<Record<SpreadKey, number>>>;
 
 /** The kit as it is where nothing can be kept. */
 export const PRESET_KIT: KitContents = {
 	bodies: presetBodies(),
 	lenses: presetLenses(),
-	spreads: ASSUMED
+	spreads: ASSUMED,
+	measured: {}
 };
 
 /**

@@ -1,5 +1,6 @@
 import { liveQuery, type Subscription, type Table } from 'dexie';
 import type { z } from 'zod';
+import { FrameShelf } from './frameShelf';
 import { contentsOf, emptyRows, type Contents } from './contents';
 import {
 	Database,
@@ -48,11 +49,14 @@ const MOST_NOTES = 2000;
 /** The store of one browser. Every method may reject; `troubleOf` says why in our terms. */
 export class Store {
 	readonly #db: Database;
+	/** Frames that came home. */
+	readonly frames: FrameShelf;
 	/** Names this window in the log of changes. */
 	readonly #window = crypto.randomUUID();
 
 	constructor(name = 'focalis') {
 		this.#db = new Database(name);
+		this.frames = new FrameShelf(this.#db);
 	}
 
 	/** Everything kept, validated. What does not validate is set aside, not touched. */
@@ -220,14 +224,15 @@ export class Store {
 
 	/** Erases a job for good, with its shots and their histories; says what was erased. */
 	async eraseJob(id: string): Promise<ErasedCounts> {
-		const { jobs, shots, steps, erased, changes, photographs } = this.#db;
-		const tables = [jobs, shots, steps, erased, changes, photographs];
+		const { jobs, shots, steps, erased, changes, photographs, frames } = this.#db;
+		const tables = [jobs, shots, steps, erased, changes, photographs, frames];
 		return this.#db.transaction('rw', tables, async () => {
 			const job = await jobs.get(id);
 			const shotIds = await shots.where('slot.jobId').equals(id).primaryKeys();
 			const stepCount = await steps.where('shotId').anyOf(shotIds).delete();
 			await shots.bulkDelete(shotIds);
 			await photographs.bulkDelete(shotIds);
+			await frames.where('jobId').equals(id).delete();
 			await jobs.delete(id);
 			await erased.put({ id });
 			await this.#note('erased', [id]);

@@ -5,6 +5,7 @@ import { faceOf, faceWidthPx } from './faces/landmarks';
 import type { FaceModels } from './faces/models';
 import { Pyramid } from './faces/pyramid';
 import type { OpenPicture } from './read/openPicture';
+import { smaller } from './smallPicture';
 
 /** Everything that is found in a photograph. */
 
@@ -50,22 +51,9 @@ export async function lookFor(
 				irisPx: (leftIris.widthPx + rightIris.widthPx) / 2
 			};
 		});
-		const small = await smaller(bitmap);
+		const small = await smaller(bitmap, SHOWN_PX, QUALITY);
 		return { size, facts, faces: faces.toSorted((a, b) => a.x - b.x), small };
 	} finally {
 		bitmap.close();
 	}
-}
-
-function smaller(bitmap: ImageBitmap): Promise<Blob> {
-	const share = Math.min(1, SHOWN_PX / Math.max(bitmap.width, bitmap.height));
-	const canvas = new OffscreenCanvas(
-		Math.round(bitmap.width * share),
-		Math.round(bitmap.height * share)
-	);
-	const context = canvas.getContext('2d', { alpha: false });
-	if (!context) throw new Error('there is no memory for a picture of this size');
-	context.imageSmoothingQuality = 'high';
-	context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-	return canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
 }

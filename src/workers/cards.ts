@@ -13,6 +13,7 @@ import greekExt700 from '@fontsource/noto-sans/files/noto-sans-greek-ext-700-nor
 import vietnamese400 from '@fontsource/noto-sans/files/noto-sans-vietnamese-400-normal.woff?url';
 import vietnamese700 from '@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff?url';
 import type { Paper } from '../files/out/cardsPdf';
+import type { Sheet } from '../files/out/contactSheet';
 import type { LensTable } from '../files/out/lensTable';
 import type { PrintedCard } from '../files/out/printed';
 import type { CardsQuestions, FontAddress } from './cards.worker';
@@ -40,6 +41,9 @@ export const cardsAsPdf = (
 	cards: readonly PrintedCard[],
 	paper: Paper
 ): Promise<Uint8Array> => port.ask('pdf', { title, cards, paper, fonts: FONTS });
+
+export const sheetAsPdf = (sheet: Sheet, paper: Paper): Promise<Uint8Array> =>
+	port.ask('sheet', { sheet, paper, fonts: FONTS });
 
 export const tableAsPdf = (table: LensTable, paper: Paper): Promise<Uint8Array> =>
 	port.ask('table', { table, paper, fonts: FONTS });

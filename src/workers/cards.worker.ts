@@ -1,5 +1,6 @@
 import { transfer } from 'comlink';
 import { cardsPdf, type Paper } from '../files/out/cardsPdf';
+import { contactSheetPdf, type Sheet } from '../files/out/contactSheet';
 import type { LensTable } from '../files/out/lensTable';
 import { lensTablePdf } from '../files/out/lensTablePdf';
 import type { PrintedCard } from '../files/out/printed';
@@ -61,6 +62,15 @@ export type CardsQuestions = {
 		partial: never;
 		answer: Uint8Array;
 	};
+	readonly sheet: {
+		question: {
+			readonly sheet: Sheet;
+			readonly paper: Paper;
+			readonly fonts: readonly FontAddress[];
+		};
+		partial: never;
+		answer: Uint8Array;
+	};
 	readonly table: {
 		question: {
 			readonly table: LensTable;
@@ -84,6 +94,10 @@ function fontsFrom(addresses: readonly FontAddress[]): Promise<FontFile[]> {
 serve<CardsQuestions>({
 	async pdf({ title, cards, paper, fonts: addresses }) {
 		const bytes = await cardsPdf(title, cards, paper, await fontsFrom(addresses), drawText);
+		return transfer(bytes, [bytes.buffer]);
+	},
+	async sheet({ sheet, paper, fonts: addresses }) {
+		const bytes = await contactSheetPdf(sheet, paper, await fontsFrom(addresses), drawText);
 		return transfer(bytes, [bytes.buffer]);
 	},
 	async table({ table, paper, fonts: addresses }) {

@@ -1,12 +1,16 @@
 import type { AdviceQuestions } from './advice.worker';
+import type { JudgingQuestions } from './judging.worker';
 import type { OddsQuestions } from './odds.worker';
 import type { PhotographQuestions } from './photograph.worker';
+import type { PicturesQuestions } from './pictures.worker';
 import type { PracticeQuestions } from './practice.worker';
 import { WorkerPort } from './port';
+import type { ReviewQuestions } from './review.worker';
 
 /** The workers that compute beside the page; each is started when first asked. */
 
 export type { OddsTable } from './odds.worker';
+export type { Piece } from './pictures.worker';
 export type { TakenFrame } from './practice.worker';
 
 export const advicePort = new WorkerPort<AdviceQuestions>(
@@ -23,4 +27,24 @@ export const practicePort = new WorkerPort<PracticeQuestions>(
 
 export const photographPort = new WorkerPort<PhotographQuestions>(
 	() => new Worker(new URL('./photograph.worker.ts', import.meta.url), { type: 'module' })
+);
+
+/** Two, so that both cores of a small machine measure. */
+const reviewPort = () =>
+	new WorkerPort<ReviewQuestions>(
+		() => new Worker(new URL('./review.worker.ts', import.meta.url), { type: 'module' })
+	);
+export const measuringPorts = [reviewPort(), reviewPort()] as const;
+
+const pictures = () =>
+	new WorkerPort<PicturesQuestions>(
+		() => new Worker(new URL('./pictures.worker.ts', import.meta.url), { type: 'module' })
+	);
+/** For strips and sheets. */
+export const picturesPort = pictures();
+/** For what is looked at now, which waits for no strip. */
+export const lookingPort = pictures();
+
+export const judgingPort = new WorkerPort<JudgingQuestions>(
+	() => new Worker(new URL('./judging.worker.ts', import.meta.url), { type: 'module' })
 );

@@ -63,6 +63,40 @@ export async function findFaces(
 		// what is too small for the largest tiles is not even a hint in them
 		if (level > 0) hints = withoutDoubles(seen).filter((one) => isUnclear(one, sidePx));
 	}
+	return pointsOf(models, pyramid, found, { breathe, tell });
+}
+
+/** Where a face was a moment ago. */
+export type LikelyFace = Pick<FaceBox, 'x' | 'y' | 'sidePx'>;
+
+/**
+ * The faces of a picture that was taken a moment after another: those of the other are looked for where they were, and
+ * what is large anywhere; everywhere only when one of them is not there.
+ */
+export async function findFacesAgain(
+	models: FaceModels,
+	pyramid: Pyramid,
+	likely: readonly LikelyFace[],
+	pauses: Pauses
+): Promise<FacePoints[]> {
+	const [longPx] = tileSides(Math.max(pyramid.widthPx, pyramid.heightPx));
+	const found: FaceBox[] = [];
+	for (const tile of [...tilesOf(pyramid, longPx as number), ...tilesAround(likely)]) {
+		await pauses.breathe();
+		const faces = detect(models.detector, pyramid.cut(tile, TILE_PX), LEAST_SCORE);
+		found.push(...faces.map((face) => inPicture(face, tile)));
+	}
+	const faces = await pointsOf(models, pyramid, found, pauses);
+	return faces.length >= likely.length ? faces : findFaces(models, pyramid, pauses);
+}
+
+/** The points of what was found, each face once; what is none after all is left out. */
+async function pointsOf(
+	models: FaceModels,
+	pyramid: Pyramid,
+	found: readonly FaceBox[],
+	{ breathe, tell }: Pauses
+): Promise<FacePoints[]> {
 	const boxes = withoutDoubles(found);
 	const faces: FacePoints[] = [];
 	for (const [i, box] of boxes.entries()) {
@@ -72,6 +106,23 @@ export async function findFaces(
 		await breathe();
 	}
 	return faces;
+}
+
+/** A tile is so many faces wide, and one in its middle part of such a share needs none of its own. */
+const FACES_WIDE = 6;
+const MIDDLE = 0.6;
+
+function tilesAround(likely: readonly LikelyFace[]): Part[] {
+	const tiles: Part[] = [];
+	for (const { x, y, sidePx } of likely.toSorted((a, b) => b.sidePx - a.sidePx)) {
+		const isCovered = tiles.some(
+			(tile) =>
+				Math.max(Math.abs(tile.x - x), Math.abs(tile.y - y)) < (MIDDLE * tile.sidePx) / 2 &&
+				sidePx * 2 * FACES_WIDE > tile.sidePx
+		);
+		if (!isCovered) tiles.push({ x, y, sidePx: FACES_WIDE * sidePx, turnRad: 0 });
+	}
+	return tiles;
 }
 
 /** Whether smaller tiles would tell more. */

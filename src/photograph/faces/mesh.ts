@@ -17,6 +17,8 @@ export interface FacePoints {
 
 interface Iris extends Place {
 	readonly widthPx: number;
+	/** How far the lids are open: height over width of their opening. */
+	readonly openness: number;
 }
 
 const MESH_PX = 192;
@@ -31,6 +33,12 @@ const LEFT_CORNERS = [263, 362] as const;
 /** Of the points of an eye the last five are the iris: middle, then right, top, left, bottom. */
 const EYE_POINTS = 76;
 const IRIS_FROM = 71;
+/** Of the points of an eye: its corners, and two pairs of points of the upper and the lower lid. */
+const CORNERS = [0, 8] as const;
+const LIDS = [
+	[11, 3],
+	[13, 5]
+] as const;
 
 /** The points of a face that was found. */
 export function facePoints(
@@ -59,12 +67,20 @@ export function facePoints(
 	dispose([...crops, both, found]);
 	const irisOf = (which: 0 | 1): Iris => {
 		const at = (k: number) => {
-			const from = 3 * (which * EYE_POINTS + IRIS_FROM + k);
+			const from = 3 * (which * EYE_POINTS + k);
 			const place = { x: eyeValues[from] as number, y: eyeValues[from + 1] as number };
 			return placeOf(eyes[which], IRIS_PX, place);
 		};
-		const [middle, right, left] = [at(0), at(1), at(3)];
-		return { ...middle, widthPx: Math.hypot(right.x - left.x, right.y - left.y) };
+		const apart = (i: number, k: number) => {
+			const [a, b] = [at(i), at(k)];
+			return Math.hypot(a.x - b.x, a.y - b.y);
+		};
+		const heightPx = LIDS.reduce((sum, [upper, lower]) => sum + apart(upper, lower), 0) / 2;
+		return {
+			...at(IRIS_FROM),
+			widthPx: apart(IRIS_FROM + 1, IRIS_FROM + 3),
+			openness: heightPx / apart(...CORNERS)
+		};
 	};
 	return { surface, rightIris: irisOf(0), leftIris: irisOf(1), score };
 }

@@ -39,6 +39,38 @@ export class Pyramid {
 		}
 	}
 
+	/**
+	 * The pixels of an upright square as they are, not drawn anew: of the picture halved so many times. The
+	 * middle is in pixels of the picture; beyond its edge the edge goes on.
+	 */
+	square({ x, y }: Place, sidePx: number, halvings: number): ImageData {
+		const source = this.#levels[Math.min(halvings, this.#levels.length - 1)] as Source;
+		const at = (middle: number, length: number, all: number) => {
+			const from = Math.round((middle * length) / all - sidePx / 2);
+			return { from, first: Math.max(0, -from), last: Math.min(sidePx, length - from) - 1 };
+		};
+		const across = at(x, source.width, this.widthPx);
+		const down = at(y, source.height, this.heightPx);
+		const canvas = this.#cut;
+		canvas.width = sidePx;
+		canvas.height = sidePx;
+		const context = contextOf(canvas);
+		context.drawImage(source, -across.from, -down.from);
+		const cut = context.getImageData(0, 0, sidePx, sidePx);
+		if (across.last - across.first === sidePx - 1 && down.last - down.first === sidePx - 1)
+			return cut;
+		const pixels = new Uint32Array(cut.data.buffer);
+		const inside = (i: number, { first, last }: typeof across) =>
+			Math.max(first, Math.min(last, i));
+		for (let row = 0; row < sidePx; row++) {
+			for (let column = 0; column < sidePx; column++) {
+				const from = inside(row, down) * sidePx + inside(column, across);
+				pixels[row * sidePx + column] = pixels[from] as number;
+			}
+		}
+		return cut;
+	}
+
 	/** A square part of the picture, drawn so many pixels wide; black beyond the edge. */
 	cut({ x, y, sidePx, turnRad, isMirrored = false }: Part, wantedPx: number): ImageData {
 		const canvas = this.#cut;

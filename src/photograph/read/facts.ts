@@ -90,7 +90,8 @@ export async function factsOf(
 		planeUnit: tags.FocalPlaneResolutionUnit,
 		pixelsAcross: tags.PixelXDimension,
 		pixelsDown: tags.PixelYDimension,
-		takenAt: tags.DateTimeOriginal,
+		takenAt:
+			[tags.DateTimeOriginal, tags.SubSecTimeOriginal].filter(Boolean).join('.') || undefined,
 		orientation: tags.Orientation ?? 1
 	};
 }

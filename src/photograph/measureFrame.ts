@@ -1,0 +1,112 @@
+import type { MeasuredFace, MeasuredFrame, MeasuredSpot } from '$core/format/review';
+import { edgeSpread } from '$core/measure/edgeSpread';
+import { spectrumOf } from '$core/measure/spectrum';
+import type { Patch } from '$core/measure/patch';
+import { findFaces, findFacesAgain, type LikelyFace, type Pauses } from './faces/findFaces';
+import { faceOf, faceWidthPx } from './faces/landmarks';
+import type { FacePoints } from './faces/mesh';
+import type { FaceModels } from './faces/models';
+import { Pyramid, type Place } from './faces/pyramid';
+import { clippedShare, patchAt } from './patch';
+import type { OpenPicture } from './read/openPicture';
+import { localMsOf } from './read/takenAt';
+
+/** Everything that is measured of a photograph that came home. The picture is given back. */
+
+/** How far around a place is looked at, as shares of the distance between the eyes. */
+const REACH = { eye: 0.55, nose: 0.35, hair: 0.4 } as const;
+/** More pixels across tell nothing more: of an eye, and of what is only compared with it. */
+const MOST_PX = { eye: 256, rest: 96 } as const;
+/** Pixels of the whole that are looked at for white: enough of them. */
+const WHOLE_PX = 400;
+/** Points of the surface: the tip of the nose, and the middle of the forehead's upper edge. */
+const NOSE = 4;
+const FOREHEAD = 10;
+const BROW = 151;
+
+/**
+ * Measures a picture: every face's eyes, nose and hair.
+ * @param likely where faces were a moment before
+ */
+export async function measureFrame(
+	models: FaceModels,
+	name: string,
+	{ bitmap, facts }: OpenPicture,
+	pauses: Pauses,
+	likely: readonly LikelyFace[] = []
+): Promise<MeasuredFrame> {
+	try {
+		const pyramid = new Pyramid(bitmap);
+		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
+		const found =
+			likely.length > 0
+				? await findFacesAgain(models, pyramid, likely, pauses)
+				: await findFaces(models, pyramid, pauses);
+		const faces: MeasuredFace[] = [];
+		for (const points of found) {
+			faces.push(measuredFace(pyramid, points, size));
+			await pauses.breathe();
+		}
+		const whole = { x: size.widthPx / 2, y: size.heightPx / 2 };
+		const reach = Math.max(size.widthPx, size.heightPx) / 2;
+		return {
+			name: name.slice(0, 300),
+			localMs: localMsOf(facts.takenAt),
+			facts,
+			...size,
+			clipped: clippedShare(pyramid, whole, reach, WHOLE_PX),
+			faces: faces.toSorted((a, b) => a.left.x - b.left.x),
+			pointed: []
+		};
+	} finally {
+		bitmap.close();
+	}
+}
+
+function measuredFace(
+	pyramid: Pyramid,
+	points: FacePoints,
+	size: { readonly widthPx: number; readonly heightPx: number }
+): MeasuredFace {
+	const { leftIris, rightIris, surface } = points;
+	const eyesPx = Math.hypot(leftIris.x - rightIris.x, leftIris.y - rightIris.y);
+	const spot = (at: Place, reach: number, mostPx: number) =>
+		measuredSpot(pyramid, at, reach * eyesPx, mostPx);
+	const eye = (iris: FacePoints['leftIris']) => ({
+		...spot(iris, REACH.eye, MOST_PX.eye),
+		openness: iris.openness
+	});
+	const [forehead, brow] = [surface[FOREHEAD], surface[BROW]] as [Place, Place];
+	const hair = { x: 2 * forehead.x - brow.x, y: 2 * forehead.y - brow.y };
+	const middle = { x: (leftIris.x + rightIris.x) / 2, y: (leftIris.y + rightIris.y) / 2 };
+	return {
+		...faceOf(points, size),
+		eyesPx,
+		irisPx: (leftIris.widthPx + rightIris.widthPx) / 2,
+		widthPx: faceWidthPx(points),
+		left: eye(leftIris),
+		right: eye(rightIris),
+		nose: spot(surface[NOSE] as Place, REACH.nose, MOST_PX.rest),
+		hair: spot(hair, REACH.hair, MOST_PX.rest),
+		clipped: clippedShare(pyramid, middle, faceWidthPx(points) / 2, MOST_PX.eye)
+	};
+}
+
+/** So much of what is looked at may lie beyond the edge of the picture. */
+const MOST_BEYOND = 0.25;
+
+/** What is measured of a place and around it; nothing where the edge of the picture cuts it. */
+export function measuredSpot(
+	pyramid: Pyramid,
+	at: Place,
+	reachPx: number,
+	mostPx: number
+): MeasuredSpot {
+	const { widthPx, heightPx } = pyramid;
+	const insidePx = Math.min(at.x, at.y, widthPx - at.x, heightPx - at.y);
+	if (insidePx < (1 - MOST_BEYOND) * reachPx) {
+		return { x: at.x, y: at.y, edges: null, spectrum: null };
+	}
+	const patch: Patch = patchAt(pyramid, at, reachPx, mostPx);
+	return { x: at.x, y: at.y, edges: edgeSpread(patch), spectrum: spectrumOf(patch) };
+}

@@ -1,0 +1,85 @@
+import { transfer } from 'comlink';
+import type { PointedSpot } from '$core/format/review';
+import { Pyramid } from '../photograph/faces/pyramid';
+import { followed, type Pointing } from '../photograph/follow';
+import { openPicture } from '../photograph/read/openPicture';
+import { smaller } from '../photograph/smallPicture';
+import { serve } from './protocol';
+
+/** Makes pictures to be seen: small ones, and pieces pixel by pixel. The page itself never holds one at full size. */
+
+/** A piece of a picture: its middle and its size, px. */
+export interface Piece {
+	readonly x: number;
+	readonly y: number;
+	readonly widthPx: number;
+	readonly heightPx: number;
+}
+
+/** A file and the name that it is known by. */
+interface Keyed {
+	readonly file: Blob;
+	readonly key: string;
+}
+
+export type PicturesQuestions = {
+	/** At most so long, upright; null where the file is no picture. */
+	readonly small: {
+		question: { readonly file: Blob; readonly longPx: number; readonly key: string };
+		partial: never;
+		answer: Blob | null;
+	};
+	/** What was pointed at in one picture, in another of the set; null where it is not found. */
+	readonly follow: {
+		question: { readonly from: Keyed; readonly pointing: Pointing; readonly into: Keyed };
+		partial: never;
+		answer: PointedSpot | null;
+	};
+	readonly piece: {
+		question: { readonly file: Blob; readonly key: string; readonly piece: Piece };
+		partial: never;
+		answer: ImageBitmap | null;
+	};
+};
+
+/** So many of 24 megapixels are 0.2 GB; there are two of these workers. */
+const MOST_HELD = 2;
+const QUALITY = 0.85;
+
+const held = new Map<string, Promise<ImageBitmap | null>>();
+
+/** The picture of a file, kept while it is one of the last few that were asked for. */
+function opened(file: Blob, key: string): Promise<ImageBitmap | null> {
+	const known = held.get(key);
+	held.delete(key);
+	const opening = known ?? openPicture(file).then((one) => (one.ok ? one.picture.bitmap : null));
+	held.set(key, opening);
+	for (const [other, picture] of held) {
+		if (held.size <= MOST_HELD) break;
+		held.delete(other);
+		void picture.then((bitmap) => bitmap?.close());
+	}
+	return opening;
+}
+
+serve<PicturesQuestions>({
+	async small({ file, longPx, key }) {
+		const whole = await opened(file, key);
+		return whole && smaller(whole, longPx, QUALITY);
+	},
+	async follow({ from, pointing, into }) {
+		const origin = await opened(from.file, from.key);
+		if (!origin) return null;
+		const first = new Pyramid(origin);
+		if (from.key === into.key) return followed(first, pointing, first);
+		const other = await opened(into.file, into.key);
+		return other && followed(first, pointing, new Pyramid(other));
+	},
+	async piece({ file, key, piece: { x, y, widthPx, heightPx } }) {
+		const whole = await opened(file, key);
+		if (!whole) return null;
+		const [left, top] = [Math.round(x - widthPx / 2), Math.round(y - heightPx / 2)];
+		const cut = await createImageBitmap(whole, left, top, widthPx, heightPx);
+		return transfer(cut, [cut]);
+	}
+});
