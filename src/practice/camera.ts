@@ -43,18 +43,22 @@ const TILE_PX = 480;
 /** Glimpses that are told to the card at once. */
 const AT_ONCE = 4;
 
-/** The frame, drawn part by part on a canvas of its size. */
+/**
+ * The frame, drawn part by part on a canvas of its size.
+ * @param isWanted which parts are drawn; what is not stays black
+ */
 export async function expose(
 	studio: Studio,
 	latent: LatentFrame,
-	{ breathe, tell }: Pauses
+	{ breathe, tell }: Pauses,
+	isWanted: (tile: Tile) => boolean = () => true
 ): Promise<OffscreenCanvas> {
 	const { release, settings, size, seed } = latent;
 	const whole = new OffscreenCanvas(size.widthPx, size.heightPx);
 	const context = whole.getContext('2d', { alpha: false });
 	if (!context) throw new LostGraphics('there is no memory for a picture of this size');
 	const noise = noiseOf(release.shot.body, settings.iso, size);
-	const tiles = tilesOf(size, TILE_PX);
+	const tiles = tilesOf(size, TILE_PX).filter(isWanted);
 	for (const [i, tile] of tiles.entries()) {
 		const { picture, count } = beginTile(studio, latent, tile);
 		try {

@@ -2,6 +2,7 @@ import { expose, LostGraphics, type Pauses } from './camera';
 import type { Studio } from '../preview/render/studio';
 import { exifOf, withExif } from './exif';
 import type { PlannedFrame, RollOrder } from './roll';
+import type { Tile } from './sensor';
 
 /** As cameras write them. */
 const QUALITY = 0.92;
@@ -12,19 +13,21 @@ export interface PracticeFile {
 	readonly jpeg: Blob;
 }
 
-/** Draws a frame of a roll and writes its file. */
+/** Draws a frame of a roll, or the wanted parts of it alone, and writes its file. */
 export async function develop(
 	studio: Studio,
 	order: RollOrder,
 	frame: PlannedFrame,
-	pauses: Pauses
+	pauses: Pauses,
+	isWanted?: (tile: Tile) => boolean
 ): Promise<PracticeFile> {
 	const { release, settings, size, localMs, name } = frame;
 	const seed = Math.imul(order.seed + 1, 0x9e3779b1) ^ release.frame;
 	const held = await expose(
 		studio,
 		{ release, settings, size, seed, charts: order.charts },
-		pauses
+		pauses,
+		isWanted
 	);
 	const isUpright = release.shot.camera.orientation === 'portrait';
 	const onSensor = isUpright ? laidDown(held) : held;

@@ -8,11 +8,12 @@
 	import { Keeping } from './keeping/promise.svelte';
 	import { returnFocus } from './shared/focusReturn';
 	import { Network } from './shared/network.svelte';
-	import { actionOf, type Action } from './shared/shortcuts';
+	import { actionOf, isOfReview, type Action, type ReviewAction } from './shared/shortcuts';
 	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
 	import { photographAsked } from './photograph/asked.svelte';
 	import { openSampleDay } from './keeping/sample';
+	import { filesAsked } from './review/asked.svelte';
 	import { undoingAt } from './keeping/undoingAt';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './keeping/session.svelte';
@@ -95,7 +96,11 @@
 	function drop(event: DragEvent) {
 		event.preventDefault();
 		isDropping = false;
-		take(event.dataTransfer?.files[0]);
+		const files = [...(event.dataTransfer?.files ?? [])];
+		if (at === 'review' || files.length > 1) {
+			filesAsked.hand(files);
+			go('review');
+		} else take(files[0]);
 	}
 
 	const undo = () => undoingAt(at, session).undo();
@@ -108,7 +113,7 @@
 		o: () => chooser?.click(),
 		s: () => session.shot && saveShotFile(session.shot)
 	};
-	const ACTS: Readonly<Record<Exclude<Action, Place>, () => void>> = {
+	const ACTS: Readonly<Record<Exclude<Action, Place | ReviewAction>, () => void>> = {
 		previous: () => void stepBy(session, -1),
 		next: () => void stepBy(session, 1),
 		files: () => (areFilesOpen = true),
@@ -117,7 +122,9 @@
 		help: () => (isHelpOpen = true)
 	};
 
-	const acts = (action: Action) => (isPlace(action) ? () => go(action) : ACTS[action]);
+	/** What is done in Review is its own. */
+	const acts = (action: Action) =>
+		isPlace(action) ? () => go(action) : isOfReview(action) ? undefined : ACTS[action];
 
 	function press(event: KeyboardEvent) {
 		const isTyping = (event.target as Element).matches(

@@ -11,7 +11,8 @@ import {
 	type ShotRecord,
 	type Slot
 } from '$data/database';
-import { PRESET_KIT, type KitContents } from '$data/kitContents';
+import type { FrameShelf } from '$data/frameShelf';
+import { PRESET_KIT, type KitContents, type MeasuredFrames } from '$data/kitContents';
 import { merged } from '$data/merge';
 import { PART_SCHEMAS, type PartsOf } from '$data/parts';
 import type { ErasedCounts, Store } from '$data/store';
@@ -57,7 +58,8 @@ export class Library {
 	readonly kit = $derived.by((): KitContents => ({
 		bodies: this.#bodies,
 		lenses: this.#lenses,
-		spreads: this.#spreads?.spreads ?? ASSUMED
+		spreads: this.#spreads?.spreads ?? ASSUMED,
+		measured: this.#spreads?.measured ?? {}
 	}));
 
 	/** The shots of a job, in order of time. */
@@ -153,8 +155,8 @@ export class Library {
 	}
 
 	/** Changes one's own spreads; null goes back to the assumptions. */
-	putSpreads(spreads: Spreads | null): void {
-		this.#change('spreads', 'mine', { id: 'mine', revision: 0, spreads });
+	putSpreads(spreads: Spreads | null, measured: MeasuredFrames = {}): void {
+		this.#change('spreads', 'mine', { id: 'mine', revision: 0, spreads, measured });
 	}
 
 	/** Makes a change; one that cannot be is said, and changes nothing. Tells whether it was made. */
@@ -211,6 +213,11 @@ export class Library {
 	/** The photograph that was kept with a shot; null where there is none. */
 	photograph(shotId: string): Promise<Blob | null> {
 		return this.#store.photograph(shotId);
+	}
+
+	/** What was measured and said of frames that came home. */
+	get frames(): FrameShelf {
+		return this.#store.frames;
 	}
 
 	#change<K extends keyof PartsOf>(kind: K, id: string, next: PartsOf[K] | null): void {

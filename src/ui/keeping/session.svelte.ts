@@ -5,6 +5,7 @@ import type { Contents } from '$data/contents';
 import { Store, type Conflict, type ErasedCounts } from '$data/store';
 import { troubleOf, type Trouble } from '$data/trouble';
 import { CardSteps } from './cardSteps.svelte';
+import { DoneSteps } from './doneSteps.svelte';
 import { DaySteps } from './daySteps.svelte';
 import { Histories } from './histories.svelte';
 import { Library } from './library.svelte';
@@ -21,6 +22,7 @@ export class Session implements Undoing {
 	readonly library: Library;
 	readonly day: DaySteps;
 	readonly card = new CardSteps();
+	readonly review = new DoneSteps();
 	/** A step of a shot has no words of its own. */
 	readonly undoWords = null;
 	readonly redoWords = null;

@@ -12,6 +12,16 @@
 		{ of: 'people', text: 'People' }
 	] as const;
 	const spreads = $derived(kit.contents.spreads);
+	const measured = $derived(kit.contents.measured);
+	/** Typed by hand, it is no longer what was measured. */
+	function put(key: SpreadKey, value: number) {
+		const rest = Object.fromEntries(Object.entries(measured).filter(([other]) => other !== key));
+		kit.putSpreads({ ...spreads, [key]: value }, rest);
+	}
+	const labelOf = (key: SpreadKey) => {
+		const frames = measured[key];
+		return frames ? `${SPREADS[key].meaning} (measured, ${frames} frames)` : SPREADS[key].meaning;
+	};
 	const isOwn = $derived(KEYS.some((key) => spreads[key] !== ASSUMED[key]));
 	const keysOf = (of: (typeof GROUPS)[number]['of']) =>
 		KEYS.filter((key) => SPREADS[key].of === of);
@@ -19,7 +29,7 @@
 
 <div class="hands">
 	<p>
-		The odds rest on these. All are assumptions until you measure your own. What sways, sways by
+		The odds rest on these. All are assumptions until Review measures your own. What sways, sways by
 		less than this in two frames of three.
 	</p>
 	{#each GROUPS as { of, text } (of)}
@@ -28,11 +38,11 @@
 			{#each keysOf(of) as key (key)}
 				<Amount
 					of="spreads.{key}"
-					label={SPREADS[key].meaning}
+					label={labelOf(key)}
 					value={spreads[key]}
 					step={SPREADS[key].initial / 10 || 0.01}
 					digits={3}
-					onchange={(value) => void kit.putSpreads({ ...spreads, [key]: value })}
+					onchange={(value) => put(key, value)}
 					newGesture={(kind) => kind}
 				/>
 			{/each}

@@ -2,7 +2,7 @@ import { getContext, setContext } from 'svelte';
 import type { Body, Lens } from '$core/format/shot';
 import type { Spreads } from '$core/tables/spreads';
 import type { KitBody, KitLens } from '$data/database';
-import { lensesFor, type KitContents } from '$data/kitContents';
+import { lensesFor, type KitContents, type MeasuredFrames } from '$data/kitContents';
 import type { Library } from '../keeping/library.svelte';
 
 /** The kit as the screens show it; it is kept with everything else. */
@@ -31,8 +31,8 @@ export class Kit {
 	}
 
 	/** Changes one's own spreads; null goes back to the assumptions. */
-	putSpreads(spreads: Spreads | null): void {
-		this.#library.attempt(() => this.#library.putSpreads(spreads));
+	putSpreads(spreads: Spreads | null, measured: MeasuredFrames = {}): void {
+		this.#library.attempt(() => this.#library.putSpreads(spreads, measured));
 	}
 }
 

@@ -13,6 +13,7 @@
 		['Ctrl Z, Ctrl Y', 'undo, redo'],
 		['Ctrl O, Ctrl S', 'open a file, save the shot to a file'],
 		['on the card', 'left and right go from shot to shot'],
+		['in review', 'left and right go from frame to frame, up and down from face to face'],
 		['on the handle of a shot of the day', 'Alt with up or down moves it in the order'],
 		[
 			'on the stage',

@@ -14,8 +14,8 @@ describe('single keys', () => {
 	});
 
 	it('can be changed, and then the old one does nothing', () => {
-		expect(setKey('card', 'k')).toBeNull();
-		expect([actionOf('k'), actionOf('c')]).toEqual(['card', null]);
+		expect(setKey('card', 'g')).toBeNull();
+		expect([actionOf('g'), actionOf('c')]).toEqual(['card', null]);
 	});
 
 	it('that are taken are refused, with who has them', () => {

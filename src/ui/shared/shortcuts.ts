@@ -15,6 +15,17 @@ const TO_PLACES = Object.fromEntries(
 	})
 ) as Record<Place, Shortcut>;
 
+/** In Review, besides the arrows. */
+const OF_REVIEW = {
+	keep: { key: 'k', words: 'review: keep the frame' },
+	maybe: { key: 'm', words: 'review: maybe' },
+	drop: { key: 'x', words: 'review: drop it' },
+	favourite: { key: 'v', words: 'review: the favourite' }
+} satisfies Record<string, Shortcut>;
+
+export type ReviewAction = keyof typeof OF_REVIEW;
+export const isOfReview = (action: Action): action is ReviewAction => action in OF_REVIEW;
+
 export const ACTIONS = {
 	...TO_PLACES,
 	previous: { key: '[', words: 'previous shot' },
@@ -22,7 +33,8 @@ export const ACTIONS = {
 	files: { key: 'f', words: 'files' },
 	units: { key: 'u', words: 'metres or feet' },
 	look: { key: 'n', words: 'day or night look' },
-	help: { key: '?', words: 'help' }
+	help: { key: '?', words: 'help' },
+	...OF_REVIEW
 } satisfies Record<string, Shortcut>;
 
 export type Action = keyof typeof ACTIONS;

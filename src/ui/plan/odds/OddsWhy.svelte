@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { useKit } from '../../kit/kit.svelte';
 	import { adviceWords } from '$words/advice';
 	import { supportWords } from '$words/options';
 	import { Asking } from '../../shared/asking.svelte';
@@ -14,6 +15,9 @@
 
 	/** How many frames to take, what spoils them, and what would help. */
 	let { plan }: { plan: PlanView } = $props();
+	const kit = useKit();
+	/** Behind the spread that was measured by most. */
+	const measuredFrames = $derived(Math.max(0, ...Object.values(kit.contents.measured)));
 
 	const shot = $derived(plan.shot);
 	const table = $derived(plan.odds.answer);
@@ -62,8 +66,10 @@
 	<p>
 		{framesSentence(odds)} Of {odds.frames} frames played through by the numbers, {aboutShare(
 			odds.share
-		)} are good, by the count {between(odds)}, if the assumptions hold: everybody who must be sharp
-		is, with open eyes. Each frame is focused anew.
+		)} are good, by the count {between(odds)}, if {measuredFrames > 0
+			? 'what was measured holds'
+			: 'the assumptions hold'}: everybody who must be sharp is, with open eyes. Each frame is
+		focused anew.
 	</p>
 	{#if table && table.progress < 1}
 		<label>counting on <progress max={1} value={table.progress}></progress></label>
@@ -132,9 +138,10 @@
 		/>
 	{/if}
 	<p class="note">
-		How much hands, bodies and focusing spread is assumed, not measured: change it under “kit”, “my
-		hands”. By the odds, the pick is the widest f-number that is sharp in nearly as many frames as
-		the best one.
+		{#if measuredFrames > 0}Your own hands and focusing are measured, by {measuredFrames} frames; the
+			rest is assumed{:else}How much hands, bodies and focusing spread is assumed, not measured{/if}:
+		change it under “kit”, “my hands”. By the odds, the pick is the widest f-number that is sharp in
+		nearly as many frames as the best one.
 	</p>
 {/if}
 

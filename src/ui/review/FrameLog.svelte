@@ -1,0 +1,102 @@
+<script lang="ts">
+	import { engraved } from '$core/optics/fNumber';
+	import { engravedIso } from '$core/light/dials';
+	import { shutterWords } from '$words/light';
+	import { fStop } from '$words/numbers';
+	import { clippedWords, inFocusWords } from '$words/review';
+	import type { ReviewView } from './review.svelte';
+
+	/** The log of a shot: in order, what was focused on, with which settings, kept or not, and a note. */
+	let { view }: { view: ReviewView } = $props();
+</script>
+
+<!-- what scrolls must be reached by keyboard -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div class="scroll" role="group" aria-label="The log" tabindex="0">
+	<table>
+		<thead>
+			<tr>
+				{#each ['', 'in focus', 'f-number', 'shutter', 'ISO', 'mm', 'white', 'mark', 'note'] as head (head)}
+					<th scope="col"
+						>{head}{#if !head}<span class="sr-only">frame</span>{/if}</th
+					>
+				{/each}
+			</tr>
+		</thead>
+		<tbody>
+			{#each view.files as file, i (file.id)}
+				{@const judged = view.judged.get(file.id)}
+				{@const facts = file.measured?.facts ?? {}}
+				<tr class:now={file.id === view.file?.id}>
+					<th scope="row"
+						><button
+							type="button"
+							onclick={() => view.look(file.id)}
+							aria-label="look at frame {i + 1}">{i + 1}</button
+						></th
+					>
+					<td><bdi>{judged && view.set ? inFocusWords(judged.reviewed, view.set) : ''}</bdi></td>
+					<td>{facts.fNumber === undefined ? '' : fStop(engraved(facts.fNumber))}</td>
+					<td>{facts.shutterS === undefined ? '' : shutterWords(facts.shutterS)}</td>
+					<td>{facts.iso === undefined ? '' : engravedIso(facts.iso)}</td>
+					<td>{facts.focalMm === undefined ? '' : Number(facts.focalMm.toFixed(1))}</td>
+					<td
+						>{clippedWords(
+							Math.max(0, ...(judged?.reviewed.faces.map((face) => face?.face.clipped ?? 0) ?? []))
+						)}</td
+					>
+					<td>{file.judgement.mark ?? ''}{file.judgement.isFavourite ? ' ★' : ''}</td>
+					<td>
+						<input
+							class="typed"
+							type="text"
+							maxlength="400"
+							aria-label="note on frame {i + 1}"
+							value={file.judgement.note}
+							onchange={(event) => view.note(file.id, event.currentTarget.value)}
+						/>
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
+
+<style>
+	.scroll {
+		overflow: auto;
+	}
+	table {
+		border-collapse: collapse;
+		width: 100%;
+	}
+	th,
+	td {
+		text-align: left;
+		padding: 0.1rem 0.5rem 0.1rem 0;
+		white-space: nowrap;
+		border-top: 1px solid var(--rule);
+	}
+	thead th {
+		border: 0;
+		font-weight: 400;
+		color: var(--ink-2);
+	}
+	th button {
+		min-width: 1.9rem;
+		min-height: 1.6rem;
+	}
+	.now {
+		background: var(--paper);
+	}
+	.typed {
+		min-width: 9rem;
+		width: 100%;
+	}
+	@media (pointer: coarse) {
+		th button {
+			min-height: 2.75rem;
+			min-width: 2.75rem;
+		}
+	}
+</style>

@@ -1,0 +1,192 @@
+<script lang="ts">
+	import { faceMark, faceWords } from '$words/review';
+	import { largePicture } from './pictures';
+	import type { ReviewView } from './review.svelte';
+
+	/** The frame that is looked at, whole, with everybody ringed; a ring chooses whom to look at. */
+	let { view }: { view: ReviewView } = $props();
+	let address = $state('');
+	let problem = $state('');
+
+	/** The next tap on the picture points at something. */
+	let isPointing = $state(false);
+	const pointed = $derived(
+		view.set?.people[view.whom]?.isPointed ? view.set.people[view.whom] : null
+	);
+
+	function point(event: MouseEvent) {
+		if (!isPointing || !size) return;
+		isPointing = false;
+		const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+		// by keyboard there is no place: the middle
+		const isTapped = event.detail > 0;
+		const across = isTapped ? (event.clientX - box.left) / box.width : 0.5;
+		const down = isTapped ? (event.clientY - box.top) / box.height : 0.5;
+		void view.point(across * size.widthPx, down * size.heightPx);
+	}
+
+	const file = $derived(view.file);
+	const size = $derived(file?.measured ?? null);
+
+	$effect(() => {
+		const source = file?.file;
+		problem = '';
+		if (!source) {
+			address = '';
+			return;
+		}
+		let isOver = false;
+		largePicture(source).then(
+			(made) => {
+				if (isOver) return;
+				address = made ?? '';
+				if (!made) problem = 'This picture cannot be shown.';
+				ahead();
+			},
+			() => {
+				if (!isOver) problem = 'This picture cannot be shown.';
+			}
+		);
+		return () => (isOver = true);
+	});
+
+	/** The marks of more people are drawn smaller. */
+	const CROWD = 6;
+	/** The neighbours are there when one goes on. */
+	function ahead() {
+		const at = view.files.findIndex(({ id }) => id === file?.id);
+		for (const by of [1, -1]) {
+			const next = view.files[at + by]?.file;
+			if (next) void largePicture(next).catch(() => undefined);
+		}
+	}
+</script>
+
+<div class="pane large">
+	{#if file && !file.file}
+		<p>{file.name} was measured before. Choose it again to see it.</p>
+	{:else if problem || file?.problem}
+		<p role="alert">{problem || file?.problem}</p>
+	{/if}
+	<div
+		class="picture"
+		class:crowd={(view.set?.people.length ?? 0) > CROWD}
+		style:--shape={size ? size.widthPx / size.heightPx : 1.5}
+	>
+		{#if address}<img src={address} alt={file?.name ?? ''} />{/if}
+		{#if isPointing}
+			<button type="button" class="over" onclick={point}
+				><span class="sr-only">point here: the middle of the picture, by keyboard</span></button
+			>
+		{/if}
+		{#if view.now && size}
+			{#each view.now.reviewed.faces as face, i (i)}
+				{#if face}
+					{@const { left, right, widthPx } = face.face}
+					<button
+						type="button"
+						class="ring {face.isGood
+							? 'is-sharp'
+							: face.state === 'marginal'
+								? 'is-marginal'
+								: 'is-soft'}"
+						class:on={i === view.whom}
+						style:left="{(50 * (left.x + right.x)) / size.widthPx}%"
+						style:top="{(50 * (left.y + right.y)) / size.heightPx}%"
+						style:width="{(140 * widthPx) / size.widthPx}%"
+						aria-pressed={i === view.whom}
+						aria-label="{view.set?.people[i]?.name ?? ''}: {faceWords(face)}"
+						title="{view.set?.people[i]?.name ?? ''}: {faceWords(face)}"
+						onclick={() => (view.person = i)}
+						><span aria-hidden="true">{faceMark(face)}</span></button
+					>
+				{/if}
+			{/each}
+		{/if}
+	</div>
+	<div class="tools">
+		<button
+			class="knob"
+			type="button"
+			aria-pressed={isPointing}
+			disabled={!file?.file || !size || view.following.isBusy}
+			onclick={() => (isPointing = !isPointing)}
+			>{isPointing ? 'tap what matters' : 'point at something'}</button
+		>
+		{#if pointed?.id}
+			<button class="knob" type="button" onclick={() => view.unpoint(pointed.id ?? '')}
+				>forget {pointed.name}</button
+			>
+		{/if}
+		<span role="status"
+			>{view.following.isBusy ? 'followed through the frames…' : view.following.problem}</span
+		>
+	</div>
+</div>
+
+<style>
+	.over {
+		position: absolute;
+		inset: 0;
+		cursor: crosshair;
+		z-index: 2;
+	}
+	.tools {
+		position: absolute;
+		left: 0.3rem;
+		top: 0.3rem;
+		display: flex;
+		gap: 0.3rem;
+	}
+	.large {
+		display: grid;
+		place-items: center;
+		container-type: size;
+		min-height: 12rem;
+	}
+	p {
+		position: absolute;
+		padding: 1rem;
+	}
+	.picture {
+		position: relative;
+		aspect-ratio: var(--shape);
+		width: min(100cqw, 100cqh * var(--shape));
+	}
+	img {
+		width: 100%;
+		height: 100%;
+	}
+	.ring {
+		position: absolute;
+		aspect-ratio: 1 / 1.15;
+		min-width: 1.5rem;
+		translate: -50% -46%;
+		border: 2px solid currentColor;
+		border-radius: 50%;
+		box-shadow: 0 0 0 1px var(--sheet);
+	}
+	.ring.on {
+		border-width: 4px;
+	}
+	.ring span {
+		position: absolute;
+		left: 50%;
+		bottom: -0.75rem;
+		translate: -50% 0;
+		background: var(--sheet);
+		border-radius: 50%;
+		width: 1.2rem;
+		line-height: 1.2rem;
+		text-align: center;
+	}
+	.crowd .ring {
+		min-width: 1rem;
+	}
+	.crowd .ring span {
+		width: 0.85rem;
+		line-height: 0.85rem;
+		bottom: -0.5rem;
+		font-size: 0.625rem;
+	}
+</style>

@@ -1,0 +1,145 @@
+<script lang="ts">
+	import { faceMark, faceWords, fewestWords } from '$words/review';
+	import type { Judged, ReviewView } from './review.svelte';
+
+	/** A row a person, a column a frame: who is sharp with open eyes where; and the fewest frames that hold everybody. */
+	let { view }: { view: ReviewView } = $props();
+	const set = $derived(view.set);
+	const columns = $derived(
+		view.files.flatMap((file): Judged[] => {
+			const judged = view.judged.get(file.id);
+			return judged ? [judged] : [];
+		})
+	);
+	const numberOf = (judged: Judged) => view.files.indexOf(judged.file) + 1;
+	const inSet = $derived(new Set(set?.fewest ?? []));
+	const inOrder = $derived(
+		set
+			? {
+					...set,
+					frames: set.frames,
+					fewest: set.fewest.flatMap((index) => {
+						const judged = columns.find((one) => one.index === index);
+						return judged ? [numberOf(judged) - 1] : [];
+					})
+				}
+			: null
+	);
+	const tone = (mark: string) =>
+		mark === '●' ? 'is-sharp' : mark === '○' || mark === '✕' ? 'is-soft' : 'is-marginal';
+</script>
+
+{#if set && inOrder}
+	<p class="fewest">{fewestWords(inOrder)}</p>
+	<!-- what scrolls must be reached by keyboard -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div class="scroll" role="group" aria-label="People and frames" tabindex="0">
+		<table>
+			<thead>
+				<tr>
+					<th scope="col"><span class="sr-only">person</span></th>
+					{#each columns as one (one.file.id)}
+						<th
+							scope="col"
+							class:held={inSet.has(one.index)}
+							class:now={one.file.id === view.file?.id}
+						>
+							<button
+								type="button"
+								aria-label="look at frame {numberOf(one)}"
+								onclick={() => view.look(one.file.id)}>{numberOf(one)}</button
+							>
+						</th>
+					{/each}
+				</tr>
+			</thead>
+			<tbody>
+				{#each set.people as person, i (person.id ?? person.name)}
+					<tr class:on={i === view.whom} class:free={!person.counts}>
+						<th scope="row">
+							<button type="button" onclick={() => (view.person = i)}
+								><bdi>{person.name}</bdi></button
+							>
+						</th>
+						{#each columns as one (one.file.id)}
+							{@const face = one.reviewed.faces[i] ?? null}
+							{@const mark = faceMark(face)}
+							<td
+								class={tone(mark)}
+								class:now={one.file.id === view.file?.id}
+								title={faceWords(face)}
+							>
+								<span aria-hidden="true">{mark}</span><span class="sr-only">{faceWords(face)}</span>
+							</td>
+						{/each}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<p class="legend">
+		● sharp, eyes open · ◐ a stop short · ○ soft · ✕ eyes shut · ? cannot tell · – not found
+	</p>
+{/if}
+
+<style>
+	.fewest {
+		font-weight: 600;
+	}
+	.scroll {
+		overflow: auto;
+		max-width: 100%;
+	}
+	table {
+		border-collapse: collapse;
+	}
+	th,
+	td {
+		padding: 0;
+		text-align: center;
+		min-width: 1.9rem;
+		height: 1.6rem;
+	}
+	th[scope='row'] {
+		text-align: left;
+		position: sticky;
+		left: 0;
+		background: var(--sheet);
+		font-weight: 400;
+		white-space: nowrap;
+	}
+	th button {
+		min-height: 1.6rem;
+		min-width: 1.9rem;
+		padding: 0 0.4rem;
+		text-align: inherit;
+	}
+	.on th {
+		font-weight: 700;
+	}
+	.free {
+		opacity: 0.7;
+	}
+	.now {
+		background: var(--paper);
+	}
+	.held button {
+		font-weight: 700;
+		text-decoration: underline;
+		text-underline-offset: 3px;
+	}
+	tr + tr td,
+	tr + tr th {
+		border-top: 1px solid var(--rule);
+	}
+	.legend {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+	@media (pointer: coarse) {
+		th button {
+			min-height: 2.75rem;
+			min-width: 2.75rem;
+		}
+	}
+</style>

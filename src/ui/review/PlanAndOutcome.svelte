@@ -1,0 +1,118 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import { expectedShare } from '$core/review/expected';
+	import { learn, type SetOfShot } from '$core/review/learn';
+	import { techniqueOf } from '$core/study/technique';
+	import { ASSUMED } from '$core/tables/spreads';
+	import { causesWords, learnedWords, outcomeWords } from '$words/review';
+	import type { Solution } from '$core/study/plan';
+	import { oddsPort } from '../../workers/ports';
+	import { askSolution } from '../day/solutions';
+	import { useKit } from '../kit/kit.svelte';
+	import type { Session } from '../keeping/session.svelte';
+	import { Asking } from '../shared/asking.svelte';
+	import type { ReviewView } from './review.svelte';
+
+	/** So many good frames were expected, so many came; what it was when not; and what was learned. */
+	let { view, session }: { view: ReviewView; session: Session } = $props();
+	const kit = useKit();
+
+	/** What each shot asks for, as far as it is worked out. */
+	let solutions = $state.raw<Readonly<Record<string, Solution>>>({});
+	$effect(() => {
+		const stops = view.groups.flatMap(({ id, shot }) =>
+			shot
+				? [
+						askSolution(shot, kit.contents.spreads, (solution) => {
+							if (solution) solutions = { ...solutions, [id]: solution };
+						})
+					]
+				: []
+		);
+		return () => stops.forEach((stop) => stop());
+	});
+
+	const shot = $derived(view.group?.shot ?? null);
+	const question = $derived(shot && { shot, spreads: kit.contents.spreads });
+	const odds = new Asking(oddsPort, 'table', () => question, 150);
+	const expected = $derived(
+		view.set && odds.answer ? expectedShare(odds.answer.rungs, view.set) : null
+	);
+
+	const learned = $derived(
+		learn(
+			view.groups.flatMap(({ id, shot }): SetOfShot[] => {
+				const [set, solution] = [view.sets.get(id), solutions[id]];
+				if (!shot || !set || !solution?.take) return [];
+				const { take } = solution;
+				return [{ shot, set, take, handling: techniqueOf(take, null) }];
+			})
+		)
+	);
+	const own = $derived(kit.contents);
+	const isUsed = $derived(
+		learned.length > 0 &&
+			learned.every(({ key, value }) => Math.abs(own.spreads[key] - value) < 1e-9)
+	);
+
+	function use() {
+		const { spreads, measured } = own;
+		const next = {
+			...spreads,
+			...Object.fromEntries(learned.map(({ key, value }) => [key, value]))
+		};
+		const frames = {
+			...measured,
+			...Object.fromEntries(learned.map(({ key, frames }) => [key, frames]))
+		};
+		const again = () => kit.putSpreads(next, frames);
+		again();
+		session.review.did({
+			words: 'what was learned is used',
+			gesture: crypto.randomUUID(),
+			back: () => kit.putSpreads(spreads, measured),
+			again
+		});
+	}
+	const back = () => session.review.undo();
+</script>
+
+{#if view.set}
+	<p><strong>{outcomeWords(shot ? expected : null, view.set)}</strong></p>
+	{#if causesWords(view.set)}<p>What it was in the others: {causesWords(view.set)}.</p>{/if}
+{/if}
+<h3>What all frames say of your hands and focusing</h3>
+{#if learned.length === 0}
+	<p>Nothing yet: it takes eight frames or more of planned shots.</p>
+{:else}
+	<ul>
+		{#each learned as one (one.key)}<li>{learnedWords(one, ASSUMED[one.key])}</li>{/each}
+	</ul>
+	<p class="note">
+		Each is the assumption with the weight of 20 frames, and what was measured with the weight of
+		its own. How far you sway is not seen in frames of people; the bench measures it.
+	</p>
+	<div class="row">
+		<Button size="xs" disabled={isUsed} onclick={use}
+			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
+		>
+		{#if isUsed && session.review.undoWords === 'what was learned is used'}
+			<Button size="xs" color="light" onclick={back}>Back to what it was</Button>
+		{/if}
+	</div>
+{/if}
+
+<style>
+	ul {
+		list-style: disc;
+		padding-left: 1.2rem;
+	}
+	.note {
+		color: var(--ink-2);
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+	}
+</style>

@@ -1,0 +1,257 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { chanceOf } from '$core/odds/chanceOf';
+	import { solve } from '$core/study/plan';
+	import { APART } from '$core/format/review';
+	import { useKit } from '../kit/kit.svelte';
+	import type { Session } from '../keeping/session.svelte';
+	import Choice from '../shared/Choice.svelte';
+	import Pick from '../shared/Pick.svelte';
+	import { filesAsked } from './asked.svelte';
+	import EyesInStep from './EyesInStep.svelte';
+	import FrameLog from './FrameLog.svelte';
+	import FrameStrip from './FrameStrip.svelte';
+	import GroupRow from './GroupRow.svelte';
+	import { homeOf } from './homes.svelte';
+	import MarkBar from './MarkBar.svelte';
+	import LargeFrame from './LargeFrame.svelte';
+	import OpenFrames from './OpenFrames.svelte';
+	import PeopleMatrix from './PeopleMatrix.svelte';
+	import PlanAndOutcome from './PlanAndOutcome.svelte';
+	import { ORDERS, ReviewView } from './review.svelte';
+	import { actOf, clockWords } from './reviewKeys';
+	import WhereFocusFell from './WhereFocusFell.svelte';
+
+	/** What came home: by shot, frame by frame, the same eye side by side, and what it says. */
+	let { session }: { session: Session } = $props();
+	const kit = useKit();
+	const home = untrack(() => homeOf(session));
+	$effect(() => {
+		const files = filesAsked.take();
+		if (files.length > 0) home.open(files);
+	});
+	const view = untrack(() => new ReviewView(home, session, kit));
+
+	const SIDES = [
+		{ value: 'people', text: 'People' },
+		{ value: 'focus', text: 'Where the focus fell' },
+		{ value: 'log', text: 'Log' },
+		{ value: 'outcome', text: 'Plan and outcome' }
+	] as const;
+	let side = $state<(typeof SIDES)[number]['value']>('people');
+	let said = $state('');
+	let isOutOpen = $state(false);
+
+	const plan = $derived(
+		view.group?.shot && side === 'focus'
+			? solve(view.group.shot, chanceOf(kit.contents.spreads)).plan
+			: null
+	);
+	const clock = $derived(clockWords(view.clockMs));
+	const targets = $derived([
+		...session.jobShots.map(({ id, shot }) => ({ value: id, text: shot.title })),
+		{ value: APART, text: 'apart from all' }
+	]);
+
+	const putHere = (groupId: string) => view.file && view.put([view.file.id], groupId);
+
+	function press(event: KeyboardEvent) {
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		if (document.querySelector('dialog[open]')) return;
+		const target = event.target as Element;
+		if (target.matches('input, textarea, select, [role=group][tabindex]')) return;
+		const act = actOf(event.key);
+		// the space bar presses the button that has the focus
+		if (!act || (event.key === ' ' && target.matches('button'))) return;
+		event.preventDefault();
+		act(view);
+	}
+</script>
+
+<svelte:window onkeydown={press} />
+
+<main class="review" class:is-empty={home.files.length === 0}>
+	<aside class="shots" aria-label="Shots that came home">
+		<h1>What came home</h1>
+		<OpenFrames {home} bind:said />
+		{#if home.files.length > 0}
+			<ul>
+				{#each view.groups as group (group.id)}
+					<GroupRow {view} {group} onput={putHere} />
+				{/each}
+			</ul>
+			{#if clock}<p class="clock">{clock}</p>{/if}
+			<p class="counts">
+				{view.marked.keep} kept, {view.marked.maybe} maybe, {view.marked.drop} dropped
+			</p>
+			<button
+				class="knob"
+				type="button"
+				disabled={home.measuredCount === 0}
+				onclick={() => (isOutOpen = true)}>Save…</button
+			>
+		{:else}
+			<p>
+				Choose the frames of an afternoon, their folder, or drop them here. They are only read,
+				never moved or changed, and nothing leaves this browser.
+			</p>
+			<p>
+				Every face is measured: which frames are sharp with open eyes, where the focus fell in the
+				others, and which few frames hold everybody.
+			</p>
+		{/if}
+	</aside>
+	{#if home.files.length > 0}
+		<section class="frames" aria-label="Frames of {view.group?.title ?? ''}">
+			<div class="bar">
+				<h2><bdi>{view.group?.title ?? 'Being measured…'}</bdi></h2>
+				<Choice
+					label="Order"
+					quiet
+					options={ORDERS.map((one) => ({ value: one, text: one }))}
+					value={view.order}
+					onchoose={(to) => (view.order = to)}
+				/>
+				{#if view.file?.measured}
+					<div class="put">
+						<Pick
+							label="put this frame to"
+							options={targets}
+							value={view.group?.id ?? ''}
+							onchoose={putHere}
+						/>
+					</div>
+				{/if}
+			</div>
+			<FrameStrip {view} />
+			<div class="middle">
+				<LargeFrame {view} />
+				<EyesInStep {view} />
+			</div>
+			<MarkBar {view} />
+			<Choice
+				label="What it says"
+				quiet
+				options={SIDES}
+				value={side}
+				onchoose={(to) => (side = to)}
+			/>
+			<div class="said">
+				{#if side === 'people'}
+					<PeopleMatrix {view} />
+				{:else if side === 'focus'}
+					<WhereFocusFell {view} planeM={plan?.focus?.planeM ?? null} />
+				{:else if side === 'log'}
+					<FrameLog {view} />
+				{:else}
+					<PlanAndOutcome {view} {session} />
+				{/if}
+			</div>
+		</section>
+	{/if}
+</main>
+{#if isOutOpen}
+	{#await import('./OutSheet.svelte') then { default: OutSheet }}
+		<OutSheet {view} title={session.job?.title ?? 'frames'} bind:open={isOutOpen} />
+	{/await}
+{/if}
+
+<style>
+	.review {
+		flex: 1;
+		min-height: 0;
+		display: grid;
+		grid-template-columns: 15rem minmax(0, 1fr);
+		gap: 0.6rem;
+		padding: 0.6rem 0.8rem;
+	}
+	.review.is-empty {
+		grid-template-columns: minmax(0, 32rem);
+		justify-content: center;
+		align-content: start;
+		padding-top: 10vh;
+		font-size: 1rem;
+	}
+	h1 {
+		font-size: 1.15rem;
+	}
+	.is-empty h1 {
+		font-size: 1.7rem;
+	}
+	h2 {
+		font-size: 1.05rem;
+	}
+	.shots,
+	.frames {
+		display: flex;
+		flex-direction: column;
+		gap: 0.4rem;
+		min-width: 0;
+		min-height: 0;
+	}
+	.shots {
+		overflow-y: auto;
+	}
+	.shots .knob {
+		align-self: flex-start;
+	}
+	.clock,
+	.counts {
+		color: var(--ink-2);
+	}
+	.bar {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.3rem 1rem;
+	}
+	.put {
+		margin-left: auto;
+	}
+	.middle {
+		flex: 1 1 18rem;
+		min-height: 15rem;
+		display: grid;
+		grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+		gap: 0.6rem;
+	}
+	.said {
+		flex: 0 1 auto;
+		max-height: 15rem;
+		min-height: 6rem;
+		overflow: auto;
+		display: flex;
+		flex-direction: column;
+		gap: 0.3rem;
+	}
+	@media (max-width: 48rem) {
+		.review {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.shots {
+			overflow: visible;
+		}
+		.middle {
+			grid-template-columns: minmax(0, 1fr);
+			flex: none;
+		}
+		.middle > :global(.large) {
+			height: 52vw;
+		}
+		.said {
+			flex: none;
+			overflow: visible;
+		}
+		.put {
+			margin-left: 0;
+		}
+	}
+	@media (max-width: 48rem) or (max-height: 43rem) {
+		.review {
+			overflow-y: auto;
+		}
+		.frames {
+			min-height: auto;
+		}
+	}
+</style>

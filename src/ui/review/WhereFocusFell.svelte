@@ -1,0 +1,131 @@
+<script lang="ts">
+	import { distance } from '$words/numbers';
+	import { fellWords } from '$words/review';
+	import { settings } from '../shared/settings.svelte';
+	import type { ReviewView } from './review.svelte';
+
+	/** A small stage from above: everybody at their depth, the plane that explains what was measured, and the plan's. */
+	let { view, planeM }: { view: ReviewView; planeM: number | null } = $props();
+
+	const WIDTH = 560;
+	const HEIGHT = 150;
+	const LEFT = 46;
+	const reviewed = $derived(view.now?.reviewed ?? null);
+	const size = $derived(view.file?.measured ?? null);
+	const people = $derived(
+		(reviewed?.faces ?? []).flatMap((face, i) => {
+			const depthM = reviewed?.depthsM[i];
+			if (!face || depthM === null || depthM === undefined || !size) return [];
+			const x = (face.face.left.x + face.face.right.x) / 2 / size.widthPx;
+			return [{ i, depthM, x, state: face.state, name: view.set?.people[i]?.name ?? '' }];
+		})
+	);
+	const fell = $derived(reviewed?.fell ?? null);
+	/** Depths that are drawn: everybody's, the planes, and a little more. */
+	const range = $derived.by(() => {
+		const depths = [
+			...people.map(({ depthM }) => depthM),
+			...[fell?.planeM, fell?.nearM, fell?.farM, planeM].filter(
+				(one): one is number => typeof one === 'number' && Number.isFinite(one)
+			)
+		];
+		if (depths.length === 0) return null;
+		const [low, high] = [Math.min(...depths), Math.max(...depths)];
+		const more = Math.max(0.15, 0.12 * (high - low));
+		return { low: Math.max(0, low - more), high: high + more };
+	});
+	const at = (depthM: number) =>
+		range
+			? LEFT +
+				((Math.min(depthM, range.high) - range.low) / (range.high - range.low)) *
+					(WIDTH - LEFT - 12)
+			: 0;
+	const TONES = {
+		sharp: 'var(--sharp)',
+		marginal: 'var(--marginal)',
+		soft: 'var(--soft)'
+	} as const;
+</script>
+
+{#if reviewed && view.set}
+	<p>{fellWords(reviewed, view.set, settings.units)}</p>
+	{#if range}
+		<svg viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label="Where the focus fell, from above">
+			<path
+				d="M8 {HEIGHT / 2 - 9} h16 v18 h-16 z M24 {HEIGHT / 2 - 5} h10 v10 h-10 z"
+				fill="var(--ink)"
+			/>
+			{#if fell}
+				<rect
+					x={at(fell.nearM)}
+					y="6"
+					width={Math.max(1, at(fell.farM) - at(fell.nearM))}
+					height={HEIGHT - 28}
+					fill="rgb(var(--zone) / 0.18)"
+				/>
+				<line
+					x1={at(fell.planeM)}
+					x2={at(fell.planeM)}
+					y1="4"
+					y2={HEIGHT - 20}
+					stroke="var(--focus)"
+					stroke-width="2.5"
+				/>
+				<text x={at(fell.planeM)} y={HEIGHT - 6} text-anchor="middle" fill="var(--focus)"
+					>{Number.isFinite(fell.planeM) ? distance(fell.planeM, settings.units) : 'far'}</text
+				>
+			{/if}
+			{#if planeM !== null}
+				<line
+					x1={at(planeM)}
+					x2={at(planeM)}
+					y1="4"
+					y2={HEIGHT - 20}
+					stroke="var(--ink-2)"
+					stroke-width="1.5"
+					stroke-dasharray="5 4"
+				/>
+			{/if}
+			{#each people as one (one.i)}
+				<circle
+					cx={at(one.depthM)}
+					cy={16 + one.x * (HEIGHT - 56)}
+					r={one.i === view.whom ? 7 : 5}
+					fill={one.state ? TONES[one.state] : 'none'}
+					stroke="var(--ink)"
+				/>
+				{#if people.length <= 8}
+					<text
+						x={at(one.depthM)}
+						y={16 + one.x * (HEIGHT - 56) - 9}
+						text-anchor="middle"
+						fill="var(--ink)">{one.name}</text
+					>
+				{/if}
+			{/each}
+		</svg>
+		<p class="legend">
+			The line is where the focus fell, the band how sure that is{planeM === null
+				? ''
+				: '; the dashed line is the plan’s'}. The camera is at the left.
+		</p>
+	{/if}
+{/if}
+
+<style>
+	svg {
+		width: 100%;
+		max-width: 44rem;
+		height: auto;
+		max-height: 13rem;
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+	}
+	text {
+		font-size: 11px;
+	}
+	.legend {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+</style>

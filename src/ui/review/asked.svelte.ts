@@ -1,0 +1,16 @@
+/** Files that somebody dropped or handed over for review, until Review takes them. */
+class FilesAsked {
+	waiting = $state.raw<readonly File[]>([]);
+
+	hand(files: readonly File[]): void {
+		this.waiting = [...this.waiting, ...files];
+	}
+
+	take(): readonly File[] {
+		const files = this.waiting;
+		if (files.length > 0) this.waiting = [];
+		return files;
+	}
+}
+
+export const filesAsked = new FilesAsked();

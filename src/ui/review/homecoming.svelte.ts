@@ -1,0 +1,228 @@
+import { SvelteMap, SvelteSet } from 'svelte/reactivity';
+import {
+	UNJUDGED,
+	type Judgement,
+	type MeasuredFrame,
+	type PointedSpot
+} from '$core/format/review';
+import type { FrameRecord } from '$data/database';
+import { measuringPorts } from '../../workers/ports';
+import type { FrameShelf } from '$data/frameShelf';
+import { PROBLEM_WORDS } from '../photograph/problems';
+import { isPicture, isSidecar } from './pictureFiles';
+
+/** A file that came home: what is known of it so far. */
+export interface HomeFile {
+	readonly id: string;
+	readonly name: string;
+	/** Null for one that was measured before and not chosen again since. */
+	readonly file: File | null;
+	readonly measured: MeasuredFrame | null;
+	readonly judgement: Judgement;
+	/** Why it is passed over, in words; empty when it is not. */
+	readonly problem: string;
+}
+
+/** Frames that belong to no job are kept under this one. */
+export const NO_JOB = 'no job';
+/** Frames are kept in lots: one by one the store would be asked for too often. */
+const LOT = 12;
+
+/**
+ * The frames of a job that came home: opened, measured two at a time, kept. It goes on while one is elsewhere. Files
+ * are only read; what is held of them here is the name.
+ */
+export class Homecoming {
+	readonly jobId: string;
+	readonly #shelf: FrameShelf;
+	/** By id, in the order of their names. */
+	readonly #files = new SvelteMap<string, HomeFile>();
+	/** Sidecars that were chosen along, by the name that they belong to. */
+	readonly sidecars = new SvelteMap<string, File>();
+	isPaused = $state(false);
+	isMeasuring = $state(false);
+	/** What could not be kept, in words; empty when all is. */
+	trouble = $state('');
+	#control = new AbortController();
+	/** Frames whose record the store has not got yet: new ones, and such as were changed. */
+	#fresh: string[] = [];
+	#changed: string[] = [];
+
+	constructor(shelf: FrameShelf, jobId: string) {
+		this.#shelf = shelf;
+		this.jobId = jobId;
+	}
+
+	readonly files = $derived.by((): readonly HomeFile[] =>
+		[...this.#files.values()].toSorted((a, b) => byName(a.name, b.name))
+	);
+	readonly waiting = $derived.by(() =>
+		this.files.filter(({ measured, file, problem }) => !measured && file && !problem)
+	);
+	readonly measuredCount = $derived.by(() => this.files.filter(({ measured }) => measured).length);
+
+	/** Reads what was kept of this job; of what was opened meanwhile it is what counts. */
+	async begin(): Promise<void> {
+		try {
+			for (const { id, measured, judgement } of await this.#shelf.of(this.jobId)) {
+				const file = this.#files.get(id)?.file ?? null;
+				this.#files.set(id, { id, name: measured.name, file, measured, judgement, problem: '' });
+			}
+		} catch {
+			this.trouble = 'What was measured before cannot be read; the frames are measured anew.';
+		}
+	}
+
+	/** Takes files in; those that are known are not measured again. Returns how many are no pictures. */
+	open(files: readonly File[]): number {
+		const pictures = files.filter(isPicture);
+		for (const file of files.filter(isSidecar)) this.sidecars.set(sidecarOf(file.name), file);
+		for (const file of pictures) {
+			const id = this.#idOf(file);
+			const known = this.#files.get(id);
+			this.#files.set(id, {
+				id,
+				name: file.name,
+				file,
+				measured: known?.measured ?? null,
+				judgement: known?.judgement ?? UNJUDGED,
+				problem: ''
+			});
+		}
+		void this.measure();
+		return files.length - pictures.length - files.filter(isSidecar).length;
+	}
+
+	/** Measures what waits, two at a time, until all is or somebody stops it. */
+	async measure(): Promise<void> {
+		this.isPaused = false;
+		if (this.isMeasuring) return;
+		this.isMeasuring = true;
+		this.#control = new AbortController();
+		const { signal } = this.#control;
+		await Promise.all(
+			measuringPorts.map(async (port) => {
+				for (let next = this.#take(); next && !signal.aborted; next = this.#take()) {
+					const { id, name, file } = next;
+					try {
+						const answer = await port.ask('measure', { file, name }, { signal });
+						if (answer.ok) this.#settle(id, { measured: answer.measured });
+						else this.#settle(id, { problem: PROBLEM_WORDS[answer.problem] });
+					} catch (error) {
+						this.#taken.delete(id);
+						if (signal.aborted) break;
+						const why = error instanceof Error ? error.message : String(error);
+						this.#settle(id, { problem: `It could not be measured: ${why}.` });
+					}
+				}
+			})
+		);
+		await this.#keep();
+		this.isMeasuring = false;
+		// what came meanwhile, or what was stopped and begun again
+		if (!this.isPaused && this.waiting.length > 0) void this.measure();
+	}
+
+	pause(): void {
+		this.isPaused = true;
+		this.#control.abort(new Error('paused'));
+	}
+
+	/** Adds what was measured of something pointed at, or takes it away. */
+	point(id: string, spotId: string, spot: PointedSpot | null): void {
+		const known = this.#files.get(id);
+		if (!known?.measured) return;
+		const others = known.measured.pointed.filter((one) => one.id !== spotId);
+		const pointed = spot ? [...others, spot] : others;
+		this.#files.set(id, { ...known, measured: { ...known.measured, pointed } });
+		this.#changed.push(id);
+		void this.#keep();
+	}
+
+	/** Says something of frames. */
+	judge(ids: readonly string[], change: Partial<Judgement>): void {
+		for (const id of ids) {
+			const known = this.#files.get(id);
+			if (!known) continue;
+			this.#files.set(id, { ...known, judgement: { ...known.judgement, ...change } });
+			if (known.measured) this.#changed.push(id);
+		}
+		void this.#keep();
+	}
+
+	/** Takes frames out of the review; the files stay where they are. */
+	forget(ids: readonly string[]): void {
+		for (const id of ids) this.#files.delete(id);
+		this.#shelf.forget(ids).catch((error: unknown) => this.#told(error));
+	}
+
+	/** Being measured now. */
+	readonly #taken = new SvelteSet<string>();
+
+	#take(): { readonly id: string; readonly name: string; readonly file: File } | null {
+		if (this.isPaused) return null;
+		for (const { id, name, file } of this.waiting) {
+			if (!file || this.#taken.has(id)) continue;
+			this.#taken.add(id);
+			return { id, name, file };
+		}
+		return null;
+	}
+
+	#settle(id: string, result: Partial<Pick<HomeFile, 'measured' | 'problem'>>): void {
+		this.#taken.delete(id);
+		const known = this.#files.get(id);
+		// what was kept of it was read meanwhile
+		if (!known || known.measured) return;
+		this.#files.set(id, { ...known, ...result });
+		if (!result.measured) return;
+		this.#fresh.push(id);
+		if (this.#fresh.length >= LOT) void this.#keep();
+	}
+
+	async #keep(): Promise<void> {
+		const [fresh, changed] = [this.#fresh, this.#changed];
+		this.#fresh = [];
+		this.#changed = [];
+		try {
+			await this.#shelf.add(this.#recordsOf(fresh));
+			await this.#shelf.put(this.#recordsOf(changed));
+			this.trouble = '';
+		} catch (error) {
+			this.#fresh.push(...fresh);
+			this.#changed.push(...changed);
+			this.#told(error);
+		}
+	}
+
+	#recordsOf(ids: readonly string[]): FrameRecord[] {
+		return ids
+			.filter((id, i) => ids.indexOf(id) === i)
+			.flatMap((id): FrameRecord[] => {
+				const one = this.#files.get(id);
+				if (!one?.measured) return [];
+				const { measured, judgement } = one;
+				return [{ id, jobId: this.jobId, measured, judgement }];
+			});
+	}
+
+	#told(error: unknown): void {
+		const why = error instanceof Error ? error.message : String(error);
+		this.trouble = `What was measured is not kept (${why}). It stays until this window is closed.`;
+	}
+
+	/** The same file has the same name, size and time. */
+	#idOf({ name, size, lastModified }: File): string {
+		return [this.jobId, name, size, lastModified].join('|');
+	}
+}
+
+const collator = new Intl.Collator('en', { numeric: true });
+const byName = (a: string, b: string): number => collator.compare(a, b);
+
+/** The name that a sidecar belongs to: "a.jpg.xmp" and "a.xmp" are those of "a.jpg". */
+export const sidecarOf = (name: string): string =>
+	name
+		.replace(/\.xmp$/i, '')
+		.replace(/\.(jpe?g|heic|png|webp|avif|tiff?)$/i, '')
+		.toLowerCase();

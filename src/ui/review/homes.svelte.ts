@@ -1,0 +1,24 @@
+import type { Session } from '../keeping/session.svelte';
+import { Homecoming, NO_JOB } from './homecoming.svelte';
+
+/** What came home of each job, while this window is open: measuring goes on wherever one is. */
+const homes = new WeakMap<Session, Map<string, Homecoming>>();
+
+/** What came home of the open job; asked while a component is made. */
+export function homeOf(session: Session): Homecoming {
+	const jobId = session.job?.id ?? NO_JOB;
+	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- looked up, never followed
+	const known = homes.get(session) ?? new Map<string, Homecoming>();
+	homes.set(session, known);
+	let home = known.get(jobId);
+	if (!home) {
+		// it outlives the component that asks for it
+		$effect.root(() => {
+			home = new Homecoming(session.library.frames, jobId);
+		});
+		home = home as unknown as Homecoming;
+		known.set(jobId, home);
+		void home.begin();
+	}
+	return home;
+}

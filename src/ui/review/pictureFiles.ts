@@ -1,0 +1,52 @@
+/** Which of the files of a folder are looked at. */
+
+const PICTURES = /\.(jpe?g|png|webp|avif|heic|heif|tiff?|dng)$/i;
+
+export const isPicture = ({ name, type }: File): boolean =>
+	(PICTURES.test(name) || (type.startsWith('image/') && !type.includes('svg'))) &&
+	!name.startsWith('._');
+
+export const isSidecar = ({ name }: File): boolean => /\.xmp$/i.test(name);
+
+/** What a chooser of files offers. */
+export const ACCEPTED_PICTURES = 'image/*,.jpg,.jpeg,.dng,.tif,.tiff,.xmp';
+
+/** Folders are not searched deeper than that, nor are more files taken at once. */
+const DEEPEST = 6;
+const MOST_FILES = 5000;
+
+interface Entry {
+	readonly kind: 'file' | 'directory';
+	getFile?(): Promise<File>;
+	values?(): AsyncIterable<Entry>;
+}
+
+/** The files of a folder and of those inside it, read as they are. */
+async function filesIn(folder: Entry, depth = 0): Promise<File[]> {
+	const found: File[] = [];
+	if (!folder.values || depth > DEEPEST) return found;
+	for await (const entry of folder.values()) {
+		if (found.length >= MOST_FILES) break;
+		if (entry.kind === 'directory') found.push(...(await filesIn(entry, depth + 1)));
+		else if (entry.getFile) found.push(await entry.getFile());
+	}
+	return found;
+}
+
+interface FolderWindow {
+	showDirectoryPicker?: (options: { readonly mode: 'read' | 'readwrite' }) => Promise<Entry>;
+}
+
+/** Whether the browser can hand over a whole folder by itself. */
+export const canChooseFolder = (): boolean => 'showDirectoryPicker' in window;
+
+/** Asks for a folder; null when none was chosen. */
+export async function chosenFolder(): Promise<File[] | null> {
+	try {
+		const folder = await (window as FolderWindow).showDirectoryPicker?.({ mode: 'read' });
+		return folder ? await filesIn(folder) : null;
+	} catch (error) {
+		if (error instanceof DOMException && error.name === 'AbortError') return null;
+		throw error;
+	}
+}

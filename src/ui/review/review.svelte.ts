@@ -1,0 +1,301 @@
+import { SvelteMap } from 'svelte/reactivity';
+import { APART, MARKS, type Judgement, type Mark, type MeasuredFrame } from '$core/format/review';
+import type { Body, Shot } from '$core/format/shot';
+import { byOrder } from '$core/numeric/order';
+import { clockByAll, intoShots, signOf, type ShotSign } from '$core/review/intoShots';
+import type { ReviewedFrame, ReviewedSet } from '$core/review/reviewSet';
+import { asksForSomething } from '$core/study/study';
+import { MARK_WORDS } from '$words/review';
+import type { Kit } from '../kit/kit.svelte';
+import type { Session } from '../keeping/session.svelte';
+import { LongWork } from '../shared/longWork.svelte';
+import type { Homecoming, HomeFile } from './homecoming.svelte';
+import { followedIn } from './pictures';
+
+/** The frames of one shot of the day, or those apart from all. */
+export interface Group {
+	/** Id of the shot; `APART` for the others. */
+	readonly id: string;
+	readonly title: string;
+	readonly shot: Shot | null;
+	readonly files: readonly HomeFile[];
+}
+
+/** A frame of the open group that was measured, and how it was judged. */
+export interface Judged {
+	readonly file: HomeFile;
+	readonly reviewed: ReviewedFrame;
+	/** Place in the set. */
+	readonly index: number;
+}
+
+/** The frames that are not measured yet are a group of their own. */
+const WAITING = 'waiting';
+
+/** A face of which nothing is known counts as very soft. */
+const UNKNOWN_RATIO = 9;
+
+/** Half of what is looked at around a place that was pointed at: a share of the picture, and px. */
+const REACH_SHARE = 0.015;
+const LEAST_REACH_PX = 24;
+
+export const ORDERS = ['as taken', 'best first'] as const;
+
+/** What is looked at in Review, and what is done there. */
+export class ReviewView {
+	readonly home: Homecoming;
+	/** Following something through the frames of a shot. */
+	readonly following = new LongWork();
+	readonly #session: Session;
+	readonly #kit: Kit;
+	/** As each group was judged last. */
+	readonly sets = new SvelteMap<string, ReviewedSet>();
+	#groupId = $state<string | null>(null);
+	#fileId = $state<string | null>(null);
+	person = $state(0);
+	order = $state<(typeof ORDERS)[number]>('as taken');
+	/** How many eyes stand side by side. */
+	sideBySide = $state(3);
+
+	constructor(home: Homecoming, session: Session, kit: Kit) {
+		this.home = home;
+		this.#session = session;
+		this.#kit = kit;
+	}
+
+	readonly bodies = $derived.by((): readonly Body[] =>
+		this.#kit.contents.bodies.map(({ body }) => body)
+	);
+
+	readonly #shotSigns = $derived.by((): readonly ShotSign[] =>
+		this.#session.jobShots.map(({ id, shot, slot }) => ({
+			id,
+			startMs: Date.parse(`${slot.startsAt}:00Z`),
+			minutes: slot.minutes,
+			focalMm: shot.camera.focalMm,
+			people: shot.people.length,
+			isUpright: shot.camera.orientation === 'portrait'
+		}))
+	);
+
+	readonly #frameSigns = $derived.by(() =>
+		this.home.files.flatMap(({ id, measured, judgement }) =>
+			measured ? [signOf(id, measured, judgement)] : []
+		)
+	);
+
+	/** How far the clock of the camera is ahead, ms: by the frames that were put to a shot by hand. */
+	readonly clockMs = $derived.by(() => {
+		const known = this.#frameSigns.flatMap((frame) => {
+			const shot = this.#shotSigns.find(({ id }) => id === frame.shotId);
+			return shot ? [{ frame, shot }] : [];
+		});
+		return clockByAll(known) ?? 0;
+	});
+
+	readonly groups = $derived.by((): readonly Group[] => {
+		const placed = intoShots(this.#frameSigns, this.#shotSigns, this.clockMs);
+		const known = this.home.files.filter(({ measured }) => measured);
+		const of = (id: string | null) =>
+			known
+				.filter((file) => placed.get(file.id) === id)
+				.toSorted((a, b) => (a.measured?.localMs ?? 0) - (b.measured?.localMs ?? 0));
+		const shots = this.#session.jobShots.map(({ id, shot }) => ({
+			id,
+			title: shot.title,
+			shot: asksForSomething(shot) ? shot : null,
+			files: of(id)
+		}));
+		const others = [
+			{ id: APART, title: 'Apart from the day’s shots', shot: null, files: of(null) },
+			{ id: WAITING, title: 'Not measured yet', shot: null, files: this.home.waiting }
+		];
+		return [...shots, ...others].filter(({ files }) => files.length > 0);
+	});
+
+	readonly group = $derived.by(
+		(): Group | null =>
+			this.groups.find(({ id }) => id === this.#groupId) ??
+			this.groups.find(({ id }) => id === this.#session.shotId) ??
+			this.groups[0] ??
+			null
+	);
+
+	readonly set = $derived.by(() => (this.group && this.sets.get(this.group.id)) ?? null);
+
+	/** The files of a group that its set knows, which may be of a moment ago. */
+	judgedIn({ id, files }: Group): Judged[] {
+		const frames = this.sets.get(id)?.frames ?? [];
+		const keyOf = ({ name, localMs }: MeasuredFrame) => `${localMs} ${name}`;
+		const places = Object.fromEntries(frames.map(({ frame }, index) => [keyOf(frame), index]));
+		return files.flatMap((file) => {
+			const index = file.measured ? places[keyOf(file.measured)] : undefined;
+			const reviewed = index === undefined ? undefined : frames[index];
+			return reviewed && index !== undefined ? [{ file, reviewed, index }] : [];
+		});
+	}
+
+	/** Those of the open group, by id. */
+	readonly judged = $derived.by((): ReadonlyMap<string, Judged> => {
+		const { group } = this;
+		const entries = group ? this.judgedIn(group).map((one) => [one.file.id, one] as const) : [];
+		return new SvelteMap(entries);
+	});
+
+	/** The files of the open group as they are shown. */
+	readonly files = $derived.by((): readonly HomeFile[] => {
+		const files = this.group?.files ?? [];
+		if (this.order === 'as taken') return files;
+		const rank = (file: HomeFile) => {
+			const reviewed = this.judged.get(file.id)?.reviewed;
+			// what nobody knows comes last
+			if (!reviewed) return [2];
+			const ratios = reviewed.faces.map((face) => face?.ratio ?? UNKNOWN_RATIO);
+			return [reviewed.isGood ? 0 : 1, Math.max(0, ...ratios)];
+		};
+		return files.toSorted((a, b) => byOrder(rank(a), rank(b)));
+	});
+
+	readonly file = $derived.by(
+		() => this.files.find(({ id }) => id === this.#fileId) ?? this.files[0] ?? null
+	);
+	readonly now = $derived.by(
+		(): Judged | null => (this.file && this.judged.get(this.file.id)) ?? null
+	);
+
+	/** Who is looked at: there may be fewer than before. */
+	readonly whom = $derived.by(() =>
+		Math.min(this.person, Math.max(0, (this.set?.people.length ?? 1) - 1))
+	);
+
+	/** The eyes that stand side by side: this frame's, then the best of the others. */
+	readonly compared = $derived.by((): readonly Judged[] => {
+		const { now, whom } = this;
+		if (!now) return [];
+		const ratio = ({ reviewed }: Judged) => reviewed.faces[whom]?.ratio ?? Infinity;
+		const others = [...this.judged.values()]
+			.filter(({ file }) => file.id !== now.file.id && file.judgement.mark !== 'drop')
+			.toSorted((a, b) => ratio(a) - ratio(b));
+		return [now, ...others.slice(0, this.sideBySide - 1)];
+	});
+
+	open(groupId: string): void {
+		this.#groupId = groupId;
+		this.#fileId = null;
+		this.person = 0;
+	}
+
+	look(fileId: string): void {
+		this.#fileId = fileId;
+	}
+
+	/** To the next frame, or the one before. */
+	step(by: 1 | -1): void {
+		const at = this.files.findIndex(({ id }) => id === this.file?.id);
+		const next = this.files[at + by];
+		if (next) this.#fileId = next.id;
+		else this.#stepGroup(by);
+	}
+
+	/** Beyond the last frame of a shot comes the first of the next. */
+	#stepGroup(by: 1 | -1): void {
+		const at = this.groups.findIndex(({ id }) => id === this.group?.id);
+		const next = this.groups[at + by];
+		if (!next) return;
+		this.open(next.id);
+		if (by < 0) this.#fileId = this.files.at(-1)?.id ?? null;
+	}
+
+	stepPerson(by: 1 | -1): void {
+		const count = this.set?.people.length ?? 0;
+		if (count > 0) this.person = (this.whom + by + count) % count;
+	}
+
+	/** Marks the frame that is looked at; the same mark again takes it away. */
+	mark(mark: Mark | null): void {
+		const { file } = this;
+		if (!file) return;
+		const next = file.judgement.mark === mark ? null : mark;
+		this.#judge([file.id], { mark: next }, next ? MARK_WORDS[next] : 'no mark');
+	}
+
+	favour(): void {
+		const { file, group } = this;
+		if (!file || !group) return;
+		const isFavourite = !file.judgement.isFavourite;
+		const before = group.files.find(({ judgement }) => judgement.isFavourite);
+		if (before && before.id !== file.id) {
+			this.#judge([before.id], { isFavourite: false }, 'another favourite');
+		}
+		this.#judge([file.id], { isFavourite }, isFavourite ? 'favourite' : 'no favourite');
+	}
+
+	note(fileId: string, note: string): void {
+		this.#judge([fileId], { note: note.slice(0, 400) }, 'a note', `note ${fileId}`);
+	}
+
+	/** Puts frames to a shot, or apart from all. */
+	put(fileIds: readonly string[], shotId: string): void {
+		this.#judge(fileIds, { shotId }, 'put to another shot');
+	}
+
+	/** Follows what was pointed at in the frame that is looked at through the other frames of the shot. */
+	async point(x: number, y: number): Promise<void> {
+		const { file, group } = this;
+		if (!file?.file || !file.measured || !group) return;
+		const from = file.file;
+		const { widthPx, heightPx } = file.measured;
+		const pointing = {
+			id: crypto.randomUUID(),
+			x,
+			y,
+			reachPx: Math.max(LEAST_REACH_PX, REACH_SHARE * Math.max(widthPx, heightPx))
+		};
+		const others = group.files.filter((one) => one.id !== file.id && one.file);
+		await this.following.run(async (signal) => {
+			for (const [i, one] of [file, ...others].entries()) {
+				if (!one.file) continue;
+				const spot = await followedIn(from, pointing, one.file, signal);
+				this.home.point(one.id, pointing.id, spot);
+				this.following.share = (i + 1) / (others.length + 1);
+			}
+		});
+	}
+
+	/** Forgets what was pointed at. */
+	unpoint(spotId: string): void {
+		this.following.stop();
+		for (const { id } of this.group?.files ?? []) this.home.point(id, spotId, null);
+		this.person = 0;
+	}
+
+	/** Whether several frames were said to be so. */
+	get marked(): Readonly<Record<Mark, number>> {
+		const files = this.home.files;
+		return Object.fromEntries(
+			MARKS.map((mark) => [mark, files.filter(({ judgement }) => judgement.mark === mark).length])
+		) as Record<Mark, number>;
+	}
+
+	#judge(
+		ids: readonly string[],
+		change: Partial<Judgement>,
+		words: string,
+		gesture: string = crypto.randomUUID()
+	): void {
+		const { home } = this;
+		const before = new SvelteMap(
+			home.files.filter(({ id }) => ids.includes(id)).map(({ id, judgement }) => [id, judgement])
+		);
+		const again = () => home.judge(ids, change);
+		again();
+		this.#session.review.did({
+			words,
+			gesture,
+			back: () => {
+				for (const [id, judgement] of before) home.judge([id], judgement);
+			},
+			again
+		});
+	}
+}
