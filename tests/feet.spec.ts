@@ -90,6 +90,7 @@ test('a selected person, the list, and the card are in feet', async ({ app, page
 	await expect(page.locator('.settings')).toBeVisible();
 	await noMetres(app, 'card');
 	await page.getByRole('button', { name: 'Taken…' }).click();
+	await expect(page.getByRole('dialog')).toBeVisible();
 	await noMetres(app, 'taken');
 	await page.keyboard.press('Escape');
 	await expect(page.getByRole('dialog')).toBeHidden();
@@ -104,6 +105,7 @@ test('the day, its people and its files are in feet', async ({ app, page }) => {
 	await page.getByRole('button', { name: /^Ilinca/ }).click();
 	await noMetres(app, 'people');
 	await page.getByRole('button', { name: 'Files', exact: true }).click();
+	await expect(page.getByRole('dialog')).toBeVisible();
 	await noMetres(app, 'files');
 	await page.keyboard.press('Escape');
 	await expect(page.getByRole('dialog')).toBeHidden();
