@@ -27,14 +27,14 @@ test('a key is changed where it is listed; one that is taken is refused; they ca
 	await card.press('p');
 	await expect(dialog.getByRole('alert')).toContainText('“p” is the key for: go to the plan');
 	await expect(card).toHaveValue('c');
-	await card.press('k');
-	await expect(card).toHaveValue('k');
+	await card.press('g');
+	await expect(card).toHaveValue('g');
 	await page.keyboard.press('Escape');
 	await expect(dialog).toBeHidden();
 
 	await page.keyboard.press('c');
 	await expect(app.shots).toHaveCount(10);
-	await page.keyboard.press('k');
+	await page.keyboard.press('g');
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('The couple under the arcade');
 
 	// kept over a reload, and off for those who want them off
@@ -43,7 +43,7 @@ test('a key is changed where it is listed; one that is taken is refused; they ca
 	await page.keyboard.press('d');
 	await expect(app.shots).toHaveCount(10);
 	await page.keyboard.press('?');
-	await expect(dialog.getByLabel('go to the card')).toHaveValue('k');
+	await expect(dialog.getByLabel('go to the card')).toHaveValue('g');
 	await dialog.getByRole('button', { name: 'Back to the usual keys' }).click();
 	await expect(dialog.getByLabel('go to the card')).toHaveValue('c');
 	await dialog.getByRole('checkbox', { name: 'single-letter shortcuts' }).uncheck();
