@@ -120,13 +120,6 @@ const PICTURES = [
 			await page.getByRole('button', { name: /^Go to the arrow/ }).waitFor();
 		}
 	],
-	[
-		'phone-eyes',
-		PHONE,
-		'day',
-		/The couple/,
-		(page) => page.getByRole('radio', { name: 'Eyes' }).check({ force: true })
-	],
 	['phone-stage', PHONE, 'day', /Two families/],
 	[
 		'phone-frame',
