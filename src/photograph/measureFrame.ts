@@ -2,7 +2,8 @@ import type { MeasuredFace, MeasuredFrame, MeasuredSpot } from '$core/format/rev
 import { edgeSpread } from '$core/measure/edgeSpread';
 import { spectrumOf } from '$core/measure/spectrum';
 import type { Patch } from '$core/measure/patch';
-import { findFaces, findFacesAgain, type LikelyFace, type Pauses } from './faces/findFaces';
+import type { FaceBox } from './faces/detect';
+import { findFaces, findFacesAgain, type Pauses } from './faces/findFaces';
 import { faceOf, faceWidthPx } from './faces/landmarks';
 import type { FacePoints } from './faces/mesh';
 import type { FaceModels } from './faces/models';
@@ -26,21 +27,21 @@ const BROW = 151;
 
 /**
  * Measures a picture: every face's eyes, nose and hair.
- * @param likely where faces were a moment before
+ * @param before where faces were a moment before
  */
 export async function measureFrame(
 	models: FaceModels,
 	name: string,
 	{ bitmap, facts }: OpenPicture,
 	pauses: Pauses,
-	likely: readonly LikelyFace[] = []
+	before: readonly FaceBox[] = []
 ): Promise<MeasuredFrame> {
 	try {
 		const pyramid = new Pyramid(bitmap);
 		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
 		const found =
-			likely.length > 0
-				? await findFacesAgain(models, pyramid, likely, pauses)
+			before.length > 0
+				? await findFacesAgain(models, pyramid, before, pauses)
 				: await findFaces(models, pyramid, pauses);
 		const faces: MeasuredFace[] = [];
 		for (const points of found) {

@@ -1,10 +1,10 @@
 import type { PracticeTruth } from '$core/format/practiceTruth';
 import type { MeasuredFrame } from '$core/format/review';
 import { faceModels } from '../../src/photograph/faces/models';
-import { measureFrame } from '../../src/photograph/measureFrame';
 import { Pyramid } from '../../src/photograph/faces/pyramid';
 import { patchAt } from '../../src/photograph/patch';
 import { openPicture } from '../../src/photograph/read/openPicture';
+import { Series } from '../../src/photograph/series';
 import { reviewSet, type ReviewedSet } from '$core/review/reviewSet';
 import { BODIES } from '$data/kit';
 import { develop } from '../../src/practice/develop';
@@ -30,6 +30,7 @@ interface StandardEye {
 const AROUND = 2.1;
 
 let studio: Studio | null = null;
+const series = new Series();
 
 type FrameTruth = PracticeTruth['frames'][number];
 
@@ -96,12 +97,12 @@ export const reviewLab = {
 		return eyes;
 	},
 
-	/** What is measured of a file, given in base 64. */
+	/** What is measured of a file, given in base 64; one frame after another, as Review does. */
 	async measure(name: string, base64: string): Promise<MeasuredFrame> {
 		const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
 		const opening = await openPicture(new Blob([bytes]));
 		if (!opening.ok) throw new Error(opening.problem);
-		return measureFrame(await faceModels(), name, opening.picture, ALONE);
+		return series.measure(await faceModels(), name, opening.picture, ALONE);
 	}
 };
 

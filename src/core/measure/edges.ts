@@ -103,8 +103,9 @@ function slopes(light: Float32Array, side: number) {
 			const b = ((light[k + side] as number) - (light[k - side] as number)) / 2;
 			gx[k] = a;
 			gy[k] = b;
-			size[k] = Math.hypot(a, b);
-			most = Math.max(most, size[k] as number);
+			const slope = Math.sqrt(a * a + b * b);
+			size[k] = slope;
+			if (slope > most) most = slope;
 		}
 	}
 	return { gx, gy, size, most };

@@ -14,6 +14,8 @@ const AFTER = keys(0.25);
 /** The same patch with twice as many pixels each way: edges of a pixel's width can then be followed. */
 export function finer({ light, sidePx, scale }: Patch): Patch {
 	const side = 2 * sidePx;
+	// a line at a time, with what goes on beyond its ends
+	const line = new Float64Array(sidePx + 4);
 	const between = (
 		from: ArrayLike<number>,
 		fromStart: number,
@@ -22,13 +24,16 @@ export function finer({ light, sidePx, scale }: Patch): Patch {
 		toStart: number,
 		toStep: number
 	) => {
-		const at = (i: number) =>
-			from[fromStart + fromStep * Math.max(0, Math.min(sidePx - 1, i))] as number;
+		for (let i = 0; i < sidePx; i++) line[i + 2] = from[fromStart + i * fromStep] as number;
+		line.fill(line[2] as number, 0, 2);
+		line.fill(line[sidePx + 1] as number, sidePx + 2);
+		let [a, b, c, d] = [line[0], line[1], line[2], line[3]] as [number, number, number, number];
 		for (let i = 0; i < sidePx; i++) {
-			const [a, b, c, d, e] = [at(i - 2), at(i - 1), at(i), at(i + 1), at(i + 2)];
-			to[toStart + 2 * i * toStep] = a * BEFORE[0] + b * BEFORE[1] + c * BEFORE[2] + d * BEFORE[3];
-			to[toStart + (2 * i + 1) * toStep] =
-				b * AFTER[0] + c * AFTER[1] + d * AFTER[2] + e * AFTER[3];
+			const e = line[i + 4] as number;
+			const at = toStart + 2 * i * toStep;
+			to[at] = a * BEFORE[0] + b * BEFORE[1] + c * BEFORE[2] + d * BEFORE[3];
+			to[at + toStep] = b * AFTER[0] + c * AFTER[1] + d * AFTER[2] + e * AFTER[3];
+			[a, b, c, d] = [b, c, d, e];
 		}
 	};
 	const wide = new Float32Array(side * sidePx);

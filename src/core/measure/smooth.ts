@@ -5,16 +5,20 @@ export function smoothed(light: ArrayLike<number>, sidePx: number, sigmaPx: numb
 		Math.exp(-((i - reach) ** 2) / (2 * sigmaPx * sigmaPx))
 	);
 	const sum = weights.reduce((a, b) => a + b, 0);
+	// one line at a time, with what goes on beyond its ends
+	const line = new Float64Array(sidePx + 2 * reach);
 	const pass = (from: ArrayLike<number>, along: number, across: number) => {
 		const to = new Float32Array(sidePx * sidePx);
-		for (let line = 0; line < sidePx; line++) {
+		for (let start = 0; start < sidePx * across; start += across) {
+			for (let i = 0; i < sidePx; i++) line[i + reach] = from[start + i * along] as number;
+			line.fill(line[reach] as number, 0, reach);
+			line.fill(line[sidePx - 1 + reach] as number, sidePx + reach);
 			for (let i = 0; i < sidePx; i++) {
 				let value = 0;
-				for (let k = -reach; k <= reach; k++) {
-					const at = Math.max(0, Math.min(sidePx - 1, i + k));
-					value += (weights[k + reach] as number) * (from[line * across + at * along] as number);
+				for (let k = 0; k <= 2 * reach; k++) {
+					value += (weights[k] as number) * (line[i + k] as number);
 				}
-				to[line * across + i * along] = value / sum;
+				to[start + i * along] = value / sum;
 			}
 		}
 		return to;

@@ -103,17 +103,19 @@ export function spectrumOf({ light, sidePx, scale }: Patch): Spectrum | null {
 	each((at, weight, value) => (real[at] = weight * (value / mean - 1)));
 	transformSquare(real, imaginary, side);
 	const power = new Array<number>(RINGS * WAYS).fill(0);
-	const noisy: number[] = [];
-	for (const { at, cell, isNoise } of layoutOf(side)) {
+	const layout = layoutOf(side);
+	const noisy = new Float64Array(layout.length);
+	let noisyCount = 0;
+	for (const { at, cell, isNoise } of layout) {
 		const value = ((real[at] as number) ** 2 + (imaginary[at] as number) ** 2) / squares;
-		if (isNoise) noisy.push(value);
+		if (isNoise) noisy[noisyCount++] = value;
 		else if (cell !== null) power[cell] = (power[cell] as number) + value;
 	}
-	noisy.sort((a, b) => a - b);
+	const sorted = noisy.subarray(0, noisyCount).sort();
 	const places = placesOf(side);
 	return {
 		power: power.map((value, i) => (places[i] ? value / (places[i] as number) : 0)),
-		noise: Math.max(LEAST_NOISE, (noisy[noisy.length >> 1] as number) / MEDIAN_OVER_MEAN),
+		noise: Math.max(LEAST_NOISE, (sorted[noisyCount >> 1] as number) / MEDIAN_OVER_MEAN),
 		scale,
 		sidePx: side
 	};

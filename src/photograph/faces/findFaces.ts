@@ -1,5 +1,5 @@
 import { detect, inPicture, TILE_PX, withoutDoubles, type FaceBox, type TileFace } from './detect';
-import { facePoints, type FacePoints } from './mesh';
+import { facePoints, facePointsAgain, type FacePoints } from './mesh';
 import type { FaceModels } from './models';
 import type { Part, Pyramid } from './pyramid';
 import { shared } from './shared';
@@ -66,28 +66,35 @@ export async function findFaces(
 	return pointsOf(models, pyramid, found, { breathe, tell });
 }
 
-/** Where a face was a moment ago. */
-export type LikelyFace = Pick<FaceBox, 'x' | 'y' | 'sidePx'>;
-
 /**
- * The faces of a picture that was taken a moment after another: those of the other are looked for where they were, and
- * what is large anywhere; everywhere only when one of them is not there.
+ * The faces of a picture that was taken a moment after another: each is looked for where it was, and everywhere only when
+ * one of them is not there.
+ *
+ * @param before the faces of the other picture
  */
 export async function findFacesAgain(
 	models: FaceModels,
 	pyramid: Pyramid,
-	likely: readonly LikelyFace[],
+	before: readonly FaceBox[],
 	pauses: Pauses
 ): Promise<FacePoints[]> {
-	const [longPx] = tileSides(Math.max(pyramid.widthPx, pyramid.heightPx));
-	const found: FaceBox[] = [];
-	for (const tile of [...tilesOf(pyramid, longPx as number), ...tilesAround(likely)]) {
+	const faces: FacePoints[] = [];
+	for (const box of before) {
+		const points = facePointsAgain(models, pyramid, box, LEAST_FIT);
+		// two may slide onto one face
+		if (!points || faces.some((other) => isSame(points, other))) {
+			return findFaces(models, pyramid, pauses);
+		}
+		faces.push(points);
 		await pauses.breathe();
-		const faces = detect(models.detector, pyramid.cut(tile, TILE_PX), LEAST_SCORE);
-		found.push(...faces.map((face) => inPicture(face, tile)));
 	}
-	const faces = await pointsOf(models, pyramid, found, pauses);
-	return faces.length >= likely.length ? faces : findFaces(models, pyramid, pauses);
+	return faces;
+}
+
+/** Nearer to each other than the eyes are. */
+function isSame(a: FacePoints, b: FacePoints): boolean {
+	const awayPx = Math.hypot(a.leftIris.x - b.leftIris.x, a.leftIris.y - b.leftIris.y);
+	return awayPx < Math.hypot(a.leftIris.x - a.rightIris.x, a.leftIris.y - a.rightIris.y);
 }
 
 /** The points of what was found, each face once; what is none after all is left out. */
@@ -106,23 +113,6 @@ async function pointsOf(
 		await breathe();
 	}
 	return faces;
-}
-
-/** A tile is so many faces wide, and one in its middle part of such a share needs none of its own. */
-const FACES_WIDE = 6;
-const MIDDLE = 0.6;
-
-function tilesAround(likely: readonly LikelyFace[]): Part[] {
-	const tiles: Part[] = [];
-	for (const { x, y, sidePx } of likely.toSorted((a, b) => b.sidePx - a.sidePx)) {
-		const isCovered = tiles.some(
-			(tile) =>
-				Math.max(Math.abs(tile.x - x), Math.abs(tile.y - y)) < (MIDDLE * tile.sidePx) / 2 &&
-				sidePx * 2 * FACES_WIDE > tile.sidePx
-		);
-		if (!isCovered) tiles.push({ x, y, sidePx: FACES_WIDE * sidePx, turnRad: 0 });
-	}
-	return tiles;
 }
 
 /** Whether smaller tiles would tell more. */

@@ -25,6 +25,8 @@ const MESH_PX = 192;
 const IRIS_PX = 64;
 /** How much wider than the face the part is that the mesh is laid over. */
 const AROUND_FACE = 1.5;
+/** What the detector calls a face is narrower than the surface is long (measured on practice frames). */
+const SURFACE_TO_BOX = 0.97;
 /** How much wider than the opening of the lids the part is that the iris is looked for in. */
 const AROUND_EYE = 2.3;
 /** Corners of the eyes, outer and inner, among the points of the surface. */
@@ -41,11 +43,55 @@ const LIDS = [
 ] as const;
 
 /** The points of a face that was found. */
-export function facePoints(
-	{ mesh, iris }: FaceModels,
+export function facePoints(models: FaceModels, pyramid: Pyramid, box: FaceBox): FacePoints {
+	const { surface, score } = surfaceOf(models, pyramid, box);
+	return { surface, score, ...irisesOf(models, pyramid, surface, box.turnRad) };
+}
+
+/**
+ * The points of a face that was there a moment ago: its surface is laid where it was, and slides onto it. Null where
+ * it is no more.
+ */
+export function facePointsAgain(
+	models: FaceModels,
+	pyramid: Pyramid,
+	before: FaceBox,
+	leastScore: number
+): FacePoints | null {
+	const first = surfaceOf(models, pyramid, before);
+	if (first.score < leastScore) return null;
+	const box = boxAround(first.surface);
+	const points = facePoints(models, pyramid, box);
+	return points.score < leastScore ? null : points;
+}
+
+/** The same face as the detector would find it. */
+function boxAround(surface: FacePoints['surface']): FaceBox {
+	const [right, left] = [RIGHT_CORNERS, LEFT_CORNERS].map(([outer]) => surface[outer] as Place) as [
+		Place,
+		Place
+	];
+	const turnRad = Math.atan2(left.y - right.y, left.x - right.x);
+	const [cos, sin] = [Math.cos(turnRad), Math.sin(turnRad)];
+	const across = surface.map(({ x, y }) => x * cos + y * sin);
+	const down = surface.map(({ x, y }) => y * cos - x * sin);
+	const ends = (all: readonly number[]) => [Math.min(...all), Math.max(...all)] as const;
+	const [[a, b], [top, foot]] = [ends(across), ends(down)];
+	const [u, v] = [(a + b) / 2, (top + foot) / 2];
+	return {
+		x: u * cos - v * sin,
+		y: u * sin + v * cos,
+		sidePx: SURFACE_TO_BOX * Math.max(b - a, foot - top),
+		turnRad,
+		score: 1
+	};
+}
+
+function surfaceOf(
+	{ mesh }: FaceModels,
 	pyramid: Pyramid,
 	{ x, y, sidePx, turnRad }: FaceBox
-): FacePoints {
+): Pick<FacePoints, 'surface' | 'score'> {
 	const part: Part = { x, y, sidePx: sidePx * AROUND_FACE, turnRad };
 	const input = inputOf(pyramid.cut(part, MESH_PX), 255, 0);
 	const [points, flag] = mesh.execute(input, ['Identity_2', 'Identity_1']) as [Tensor, Tensor];
@@ -56,6 +102,15 @@ export function facePoints(
 		...placeOf(part, MESH_PX, { x: values[3 * i] as number, y: values[3 * i + 1] as number }),
 		z: ((values[3 * i + 2] as number) * part.sidePx) / MESH_PX
 	}));
+	return { surface, score };
+}
+
+function irisesOf(
+	{ iris }: FaceModels,
+	pyramid: Pyramid,
+	surface: FacePoints['surface'],
+	turnRad: number
+): Pick<FacePoints, 'rightIris' | 'leftIris'> {
 	const eyes = [
 		eyePart(surface, RIGHT_CORNERS, turnRad, false),
 		eyePart(surface, LEFT_CORNERS, turnRad, true)
@@ -82,7 +137,7 @@ export function facePoints(
 			openness: heightPx / apart(...CORNERS)
 		};
 	};
-	return { surface, rightIris: irisOf(0), leftIris: irisOf(1), score };
+	return { rightIris: irisOf(0), leftIris: irisOf(1) };
 }
 
 function eyePart(
