@@ -182,11 +182,21 @@ export function causesWords({ frames, people }: ReviewedSet): string {
 		.join(', ');
 }
 
-/** "the camera on its best points: 0.31 × (43 frames; assumed 0.25 ×)" */
-export function learnedWords({ key, value, frames }: Learned, assumed: number): string {
-	const { meaning, unit } = SPREADS[key];
-	const said = (number: number) => `${Number(number.toPrecision(2))} ${unit}`;
-	return `${meaning}: ${said(value)} (${frames} measured; so far ${said(assumed)})`;
+/** "the camera on its best points: 0.31 × (43 frames measured; so far 0.25 ×)" */
+export function learnedWords(
+	{ key, lens, value, frames }: Learned,
+	before: number,
+	units: Units
+): string {
+	const { meaning, unit, of } = SPREADS[key];
+	// what sways, sways so far in the place; what is off at the sensor is told in millimetres by everybody
+	const isLength = unit === 'mm' && of !== 'focusing';
+	const said = (number: number) =>
+		isLength ? smallLength(number / 1000, units) : `${Number(number.toPrecision(2))} ${unit}`;
+	const counted = `(${frames} measured; so far ${said(before)})`;
+	if (lens === null) return `${meaning}: ${said(value)} ${counted}`;
+	const side = value > 0 ? 'in front' : 'behind';
+	return `the ${lens} focuses ${side}: ${said(Math.abs(value))} at the sensor ${counted}`;
 }
 
 /** "3 % of the frame is pure white"; empty where it is nothing to speak of. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SPREADS, type Spreads } from '../tables/spreads';
-import { number, record, whole } from './fields';
+import { number, record, text, whole } from './fields';
 import { problemsOf, type Problem } from './problems';
 import { ShotSchema } from './shot';
 import { LANDMARK_NAMES } from '../tables/landmarks';
@@ -24,18 +24,38 @@ export type Cause = (typeof CAUSES)[number];
 /** Most frames of one request: with the most people a second or two of work. */
 const MOST_FRAMES = 20_000;
 
+/** Most lenses that have a bias of their own. */
+const MOST_LENSES = 200;
+
+const LensBiasSchema = z
+	.record(
+		text('the name of a lens', 1, 80),
+		record('the bias of a lens', {
+			biasMm: number(
+				'how far a lens focuses in front',
+				SPREADS.biasMm.low,
+				SPREADS.biasMm.high,
+				'mm'
+			),
+			frames: whole('the frames it was measured in', 1, 100_000)
+		})
+	)
+	.refine((lenses) => Object.keys(lenses).length <= MOST_LENSES, {
+		message: `at most ${MOST_LENSES} lenses have a bias of their own`
+	});
+
 /** Every spread within its bounds; what is left out stays as assumed. */
-export const SpreadsSchema = record(
-	'the spreads',
-	Object.fromEntries(
+export const SpreadsSchema = record('the spreads', {
+	...Object.fromEntries(
 		Object.entries(SPREADS).map(([key, { of, initial, low, high, meaning, unit }]) => {
 			const value = number(`“${meaning}”`, low, high, unit);
 			// how far somebody sways is a length of the place; what is off at the sensor is not
 			const isLength = unit.startsWith('mm') && of !== 'focusing';
 			return [key, (isLength ? value.meta({ unit, isLength }) : value).default(initial)];
 		})
-	)
-) as unknown as z.ZodType<Spreads, Partial<Spreads>>;
+	),
+	lensBias: LensBiasSchema.optional()
+}) as unknown as z.ZodType<Spreads, Partial<Spreads>>;
 
 export const OddsRequestSchema = record('the request', {
 	shot: ShotSchema,

@@ -8,7 +8,7 @@ import { albumMm } from '../sharpness/tolerance';
 import type { Scene } from '../study/scene';
 import type { FocusTechnique } from '../study/technique';
 import { isHuman } from '../tables/heads';
-import type { Spreads } from '../tables/spreads';
+import { biasMmOf, type Spreads } from '../tables/spreads';
 
 /** How a focus is reached, as far as frames depend on it. */
 export type Handling = Pick<FocusTechnique, 'technique' | 'mode' | 'isSensitive' | 'reframeErrorM'>;
@@ -111,7 +111,7 @@ export function conditionsOf(
 		plannedM: candidate.planeM,
 		focusingMm:
 			spreads[focusingKey(scene.shot, handling)] * focusUnitMm(scene.shot, scene.optic.focalMm),
-		biasMm: spreads.biasMm,
+		biasMm: biasMmOf(spreads, shot.lens.name),
 		wrongChance: wrongChance(scene, handling, spreads),
 		cameraM: swayed(spreads[`${shot.camera.support}Mm`], lagS),
 		leanM: technique === 'lean' ? Math.abs(candidate.leanM ?? 0) * LEAN_SHARE : 0,

@@ -13,7 +13,10 @@ import { ASSUMED, SPREADS, type Spreads } from '../tables/spreads';
 
 /** Nothing moves while the shutter is open. */
 const FROZEN: Otherwise = { shutterS: 1e-9 };
-const NONE = Object.fromEntries(Object.keys(ASSUMED).map((key) => [key, 0])) as Spreads;
+const NONE: Spreads = Object.fromEntries(Object.keys(ASSUMED).map((key) => [key, 0])) as Record<
+	keyof typeof SPREADS,
+	number
+>;
 
 /** Distribution function of the normal law. Source: Abramowitz and Stegun 7.1.26, within 1.5e-7. */
 function normalBelow(x: number): number {
@@ -173,6 +176,15 @@ describe('laws', () => {
 			}
 		);
 		fc.assert(law, { numRuns: 12 });
+	});
+
+	it('a lens’s own bias counts for that lens alone', () => {
+		const share = (spreads: Partial<Spreads>) => odds(shaky, { ...ASSUMED, ...spreads }).share;
+		const off = { biasMm: 0.15, frames: 40 };
+		const straight = share({});
+		expect(share({ lensBias: { [LENSES.portrait85.name]: off } })).toBe(share({ biasMm: 0.15 }));
+		expect(share({ biasMm: 0.15 })).toBeLessThan(straight);
+		expect(share({ lensBias: { [LENSES.wide35.name]: off } })).toBe(straight);
 	});
 
 	it('more people are never better', () => {

@@ -8,7 +8,8 @@ import { expectedShare } from './expected';
 import { fewestFrames } from './fewestFrames';
 import { APART } from '../format/review';
 import { clockByAll, intoShots, seriesOf, type FrameSign, type ShotSign } from './intoShots';
-import { focusingSpread, rayleighScale } from './learn';
+import { biasOf, focusingSpread, swayTimes, type FocusError } from './focusErrors';
+import { rayleighScale } from './shakeRates';
 import { matched } from './people';
 import { areShut } from './shutEyes';
 import { whereFocusFell, discBy } from './whereFocusFell';
@@ -216,27 +217,54 @@ describe('learning', () => {
 		expect(rayleighScale(rates.slice(0, 2))).toBeNull();
 	});
 
-	it('finds the spread of focusing beside what sway and measuring add', () => {
-		const random = new Random(3);
-		const errors = Array.from({ length: 4000 }, (_, i) => {
-			const others = i % 2 ? 0.2 : 0.5;
-			return {
-				error: 0.1 + 0.3 * random.normal() + others * random.normal(),
-				othersSquare: others ** 2
-			};
-		});
-		const found = there(focusingSpread(errors));
-		expect(found.spread).toBeCloseTo(0.3, 1);
-		// half of the frames tell much more than the others
-		expect(found.weight).toBeLessThan(2800);
+	const UNIT_MM = 0.05;
+	const error = (random: Random, focusing: number, sway: number, others: number): FocusError => ({
+		error: 0.1 + Math.hypot(focusing, sway, others) * random.normal(),
+		unitMm: UNIT_MM,
+		swaySquare: sway ** 2,
+		othersSquare: others ** 2
 	});
 
-	it('says nothing where the rest hides it', () => {
+	it('finds the spread of focusing beside what sway and measuring add', () => {
+		const random = new Random(3);
+		const errors = Array.from({ length: 4000 }, (_, i) => error(random, 0.3, i % 2 ? 0.2 : 0.5, 0));
+		const { spread, weight } = focusingSpread(errors);
+		expect(spread).toBeCloseTo(0.3, 1);
+		// half of the frames tell much more than the others
+		expect(weight).toBeLessThan(2800);
+	});
+
+	it('takes little from frames in which the rest hides it', () => {
 		const random = new Random(5);
-		const errors = Array.from({ length: 12 }, () => ({
-			error: random.normal(),
-			othersSquare: 1
-		}));
-		expect(focusingSpread(errors)).toBeNull();
+		const errors = Array.from({ length: 12 }, () => error(random, 0, 0, 1));
+		expect(focusingSpread(errors).weight).toBeLessThan(8);
+	});
+
+	// from close by, sway is most of the error; from far off it is none of it
+	const nearAndFar = (random: Random, count: number, times: number) =>
+		Array.from({ length: count }, (_, i) => {
+			const assumed = i % 2 ? 0.6 : 0.05;
+			return { ...error(random, 0.3, times * assumed, 0.05), swaySquare: assumed ** 2 };
+		});
+	it('tells sway from focusing by frames from close by and from far off', () => {
+		for (const times of [0.5, 1, 2]) {
+			const sway = there(swayTimes(nearAndFar(new Random(11), 1500, times)));
+			expect(sway.spread / times, `${times}`).toBeGreaterThan(0.9);
+			expect(sway.spread / times, `${times}`).toBeLessThan(1.1);
+		}
+	});
+	it('tells no sway where all frames are from one distance, or they are few', () => {
+		const random = new Random(13);
+		const same = Array.from({ length: 400 }, () => error(random, 0.3, 0.3, 0.05));
+		expect(swayTimes(same)).toBeNull();
+		expect(swayTimes(nearAndFar(random, 8, 1))).toBeNull();
+	});
+
+	it('says a bias only where it is more than chance', () => {
+		const random = new Random(17);
+		const errors = Array.from({ length: 60 }, () => error(random, 0.1, 0, 0));
+		expect(there(biasOf(errors)) / (0.1 * UNIT_MM)).toBeCloseTo(1, 0);
+		const straight = errors.map((one) => ({ ...one, error: one.error - 0.1 }));
+		expect(biasOf(straight)).toBeNull();
 	});
 });

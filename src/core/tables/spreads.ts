@@ -51,7 +51,7 @@ export const SPREADS = {
 		0,
 		0.5,
 		'mm',
-		'my lens focuses in front (behind: negative), at the sensor',
+		'my lenses focus in front (behind: negative), at the sensor',
 		-0.5
 	),
 	wrongPoint: spread(
@@ -84,9 +84,24 @@ export const SPREADS = {
 
 export type SpreadKey = keyof typeof SPREADS;
 export const SPREAD_KEYS = Object.keys(SPREADS) as [SpreadKey, ...SpreadKey[]];
-export type Spreads = Readonly<Record<SpreadKey, number>>;
+export type Spreads = Readonly<Record<SpreadKey, number>> & {
+	/** Lenses whose own bias is known, by their names: it counts instead of `biasMm`. */
+	readonly lensBias?: Readonly<Record<string, LensBias>> | undefined;
+};
+
+/** How far a lens focuses in front. */
+export interface LensBias {
+	/** At the sensor; behind is negative. */
+	readonly biasMm: number;
+	/** Frames that it was measured in. */
+	readonly frames: number;
+}
+
+/** How far a lens focuses in front, as far as anybody knows, mm at the sensor. */
+export const biasMmOf = ({ biasMm, lensBias = {} }: Spreads, lens: string): number =>
+	(Object.hasOwn(lensBias, lens) ? lensBias[lens]?.biasMm : null) ?? biasMm;
 
 /** The assumptions as they stand. */
-export const ASSUMED = Object.fromEntries(
+export const ASSUMED: Spreads = Object.fromEntries(
 	Object.entries(SPREADS).map(([key, { initial }]) => [key, initial])
-) as Spreads;
+) as Record<SpreadKey, number>;

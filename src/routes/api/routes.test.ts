@@ -183,7 +183,13 @@ describe('odds', () => {
 	});
 
 	it('rest on one’s own spreads where they are given', async () => {
-		const steady = { handheldMm: 0.5, shake: 0, blinksPerMinute: 0, middlePoint: 0 };
+		const steady = {
+			handheldMm: 0.5,
+			shake: 0,
+			blinksPerMinute: 0,
+			middlePoint: 0,
+			lensBias: { 'A lens': { biasMm: 0.01, frames: 9 } }
+		};
 		const own = await ask({ frames: 500, spreads: steady });
 		expect(own.body.share).toBeGreaterThan((await ask({ frames: 500 })).body.share);
 	});
@@ -193,6 +199,10 @@ describe('odds', () => {
 		[{ frames: 0 }, 'frames'],
 		[{ seed: 0.5 }, 'seed'],
 		[{ spreads: { handheldMm: -1 } }, 'spreads.handheldMm'],
+		[
+			{ spreads: { lensBias: { 'A lens': { biasMm: 2, frames: 9 } } } },
+			'spreads.lensBias.A lens.biasMm'
+		],
 		[{ shot: { ...shot(), title: '' } }, 'shot.title'],
 		[{ tries: 3 }, 'tries']
 	])('%o is refused in words: %s', async (more, path) => {

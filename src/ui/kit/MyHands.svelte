@@ -22,7 +22,14 @@
 		const frames = measured[key];
 		return frames ? `${SPREADS[key].meaning} (measured, ${frames} frames)` : SPREADS[key].meaning;
 	};
-	const isOwn = $derived(KEYS.some((key) => spreads[key] !== ASSUMED[key]));
+	const lenses = $derived(Object.entries(spreads.lensBias ?? {}));
+	const isOwn = $derived(lenses.length > 0 || KEYS.some((key) => spreads[key] !== ASSUMED[key]));
+	const biasWords = (biasMm: number) =>
+		`${Math.abs(biasMm).toFixed(3)} mm ${biasMm > 0 ? 'in front' : 'behind'} at the sensor`;
+	function forget(lens: string) {
+		const lensBias = Object.fromEntries(lenses.filter(([other]) => other !== lens));
+		kit.putSpreads({ ...spreads, lensBias }, measured);
+	}
 	const keysOf = (of: (typeof GROUPS)[number]['of']) =>
 		KEYS.filter((key) => SPREADS[key].of === of);
 </script>
@@ -47,6 +54,18 @@
 				/>
 			{/each}
 		</div>
+		{#if of === 'focusing' && lenses.length > 0}
+			<ul aria-label="Lenses with a bias of their own">
+				{#each lenses as [lens, { biasMm, frames }] (lens)}
+					<li>
+						<span><bdi>{lens}</bdi>: {biasWords(biasMm)} (measured, {frames} frames)</span>
+						<button class="knob" type="button" onclick={() => forget(lens)}
+							>forget<span class="sr-only"> what was measured of {lens}</span></button
+						>
+					</li>
+				{/each}
+			</ul>
+		{/if}
 	{/each}
 	<button class="knob" type="button" disabled={!isOwn} onclick={() => void kit.putSpreads(null)}
 		>Back to the assumptions</button
@@ -58,6 +77,12 @@
 		display: flex;
 		flex-direction: column;
 		align-items: flex-start;
+		gap: 0.6rem;
+	}
+	li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
 		gap: 0.6rem;
 	}
 	.fields {

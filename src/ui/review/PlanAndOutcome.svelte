@@ -1,9 +1,9 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { expectedShare } from '$core/review/expected';
-	import { learn, type SetOfShot } from '$core/review/learn';
+	import { learn, type Learned, type SetOfShot } from '$core/review/learn';
 	import { techniqueOf } from '$core/study/technique';
-	import { ASSUMED } from '$core/tables/spreads';
+	import { biasMmOf } from '$core/tables/spreads';
 	import { causesWords, learnedWords, outcomeWords } from '$words/review';
 	import type { Solution } from '$core/study/plan';
 	import { oddsPort } from '../../workers/ports';
@@ -11,6 +11,7 @@
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
 	import { Asking } from '../shared/asking.svelte';
+	import { settings } from '../shared/settings.svelte';
 	import type { ReviewView } from './review.svelte';
 
 	/** So many good frames were expected, so many came; what it was when not; and what was learned. */
@@ -50,20 +51,30 @@
 		)
 	);
 	const own = $derived(kit.contents);
+	const usedNow = ({ key, lens }: Learned) =>
+		lens === null ? own.spreads[key] : biasMmOf(own.spreads, lens);
 	const isUsed = $derived(
-		learned.length > 0 &&
-			learned.every(({ key, value }) => Math.abs(own.spreads[key] - value) < 1e-9)
+		learned.length > 0 && learned.every((one) => Math.abs(usedNow(one) - one.value) < 1e-9)
 	);
 
 	function use() {
 		const { spreads, measured } = own;
+		const [ofLenses, others] = [true, false].map((isOfALens) =>
+			learned.filter(({ lens }) => (lens !== null) === isOfALens)
+		) as [Learned[], Learned[]];
 		const next = {
 			...spreads,
-			...Object.fromEntries(learned.map(({ key, value }) => [key, value]))
+			...Object.fromEntries(others.map(({ key, value }) => [key, value])),
+			lensBias: {
+				...spreads.lensBias,
+				...Object.fromEntries(
+					ofLenses.map(({ lens, value, frames }) => [lens, { biasMm: value, frames }])
+				)
+			}
 		};
 		const frames = {
 			...measured,
-			...Object.fromEntries(learned.map(({ key, frames }) => [key, frames]))
+			...Object.fromEntries(others.map(({ key, frames }) => [key, frames]))
 		};
 		const again = () => kit.putSpreads(next, frames);
 		again();
@@ -86,11 +97,13 @@
 	<p>Nothing yet: it takes eight frames or more of planned shots.</p>
 {:else}
 	<ul>
-		{#each learned as one (one.key)}<li>{learnedWords(one, ASSUMED[one.key])}</li>{/each}
+		{#each learned as one (`${one.key} ${one.lens}`)}
+			<li>{learnedWords(one, usedNow(one), settings.units)}</li>
+		{/each}
 	</ul>
 	<p class="note">
 		Each is the assumption with the weight of 20 frames, and what was measured with the weight of
-		its own. How far you sway is not seen in frames of people; the bench measures it.
+		its own. How far you sway is told from focusing only by frames from far off and from close by.
 	</p>
 	<div class="row">
 		<Button size="xs" disabled={isUsed} onclick={use}
