@@ -180,6 +180,22 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 	await expect(page.getByRole('list', { name: 'Frames' }).getByRole('listitem')).toHaveCount(
 		FRAMES
 	);
+	// or by one drag, onto a shot that has none yet; and back
+	const shots = page.getByRole('complementary', { name: 'Shots that came home' });
+	await strip(page).first().hover();
+	await page.mouse.down();
+	await page.mouse.move(400, 400, { steps: 4 });
+	const toast = shots.getByRole('button', { name: /The toast, seen through glasses none yet/ });
+	await toast.hover();
+	await toast.hover();
+	await page.mouse.up();
+	await expect(
+		shots.getByRole('button', { name: /The toast, seen through glasses 4 ·/ })
+	).toBeVisible();
+	await page.keyboard.press('Control+z');
+	await expect(
+		page.getByRole('heading', { level: 2, name: 'Two families on the steps' })
+	).toBeVisible();
 	for (const name of ['Where the focus fell', 'Log', 'Plan and outcome']) {
 		await page.getByRole('radio', { name }).check({ force: true });
 		await axe(page, 'main');

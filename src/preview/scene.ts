@@ -59,6 +59,8 @@ export interface PreviewThing {
 export interface Drawing {
 	readonly shapes: readonly {
 		readonly outline: readonly (readonly [x: number, y: number])[];
+		/** What is left out of it. */
+		readonly hole?: readonly (readonly [x: number, y: number])[];
 		/** 0 black to 1 as white as the paper. */
 		readonly tone: number;
 	}[];

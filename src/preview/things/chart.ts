@@ -99,15 +99,15 @@ function geometryOf(
 	const positions: number[] = [];
 	const tones: number[] = [];
 	const indices: number[] = [];
-	for (const { outline, tone } of shapes) {
+	for (const { outline, hole = [], tone } of shapes) {
 		const first = tones.length;
-		for (const [x, y] of outline) {
+		for (const [x, y] of [...outline, ...hole]) {
 			const at = placed(x, y);
 			positions.push(at.x, at.y, at.z);
 			tones.push(INK + (PAPER - INK) * tone);
 		}
-		const corners = outline.map(([x, y]) => new Vector2(x, y));
-		for (const triangle of ShapeUtils.triangulateShape(corners, [])) {
+		const [corners, left] = [outline, hole].map((line) => line.map(([x, y]) => new Vector2(x, y)));
+		for (const triangle of ShapeUtils.triangulateShape(corners ?? [], left?.length ? [left] : [])) {
 			indices.push(...triangle.map((corner) => first + corner));
 		}
 	}

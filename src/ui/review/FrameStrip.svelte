@@ -54,7 +54,10 @@
 				ondragstart={(event) => {
 					view.look(file.id);
 					event.dataTransfer?.setData('text/x-frames', file.id);
+					// the drag has begun before anything moves
+					requestAnimationFrame(() => (view.isDragging = true));
 				}}
+				ondragend={() => (view.isDragging = false)}
 				onclick={() => view.look(file.id)}
 			>
 				<SmallPicture file={file.file} />

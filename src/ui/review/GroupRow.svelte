@@ -9,6 +9,8 @@
 
 	/** More may be measured in a moment. */
 	const REST_MS = 250;
+	/** While others are being measured, so many more, as a share, are worth judging all of them again. */
+	const MORE = 0.1;
 	const measured = $derived(group.files.flatMap(({ measured }) => measured ?? []));
 	// what was said of a frame changes nothing of how it is judged
 	let known: { key: string; frames: typeof measured } = { key: '', frames: [] };
@@ -16,7 +18,9 @@
 		const key = group.files
 			.map(({ id, measured }) => (measured ? `${id} ${measured.pointed.length}` : ''))
 			.join(' ');
-		if (key !== known.key) known = { key, frames: measured };
+		const grown = measured.length - known.frames.length;
+		const isSoonMore = view.home.isMeasuring && grown > 0 && grown < known.frames.length * MORE;
+		if (key !== known.key && !isSoonMore) known = { key, frames: measured };
 		return known.frames;
 	});
 	const question = $derived(
@@ -55,7 +59,11 @@
 		onclick={() => view.open(group.id)}
 	>
 		<bdi>{group.title}</bdi>
-		<span>{group.files.length} · {!set ? '…' : isTold ? `${good} good` : 'nobody found'}</span>
+		<span
+			>{group.files.length === 0
+				? 'none yet'
+				: `${group.files.length} · ${!set ? '…' : isTold ? `${good} good` : 'nobody found'}`}</span
+		>
 	</button>
 </li>
 {#if asking.problem}

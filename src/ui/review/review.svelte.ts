@@ -50,6 +50,8 @@ export class ReviewView {
 	readonly #kit: Kit;
 	/** As each group was judged last. */
 	readonly sets = new SvelteMap<string, ReviewedSet>();
+	/** A frame is on its way to another shot. */
+	isDragging = $state(false);
 	#groupId = $state<string | null>(null);
 	#fileId = $state<string | null>(null);
 	person = $state(0);
@@ -110,7 +112,10 @@ export class ReviewView {
 			{ id: APART, title: 'Apart from the day’s shots', shot: null, files: of(null) },
 			{ id: WAITING, title: 'Not measured yet', shot: null, files: this.home.waiting }
 		];
-		return [...shots, ...others].filter(({ files }) => files.length > 0);
+		// where a frame may be dragged to is there although nothing is in it
+		return [...shots, ...others].filter(
+			({ id, files }) => files.length > 0 || (this.isDragging && id !== WAITING)
+		);
 	});
 
 	readonly group = $derived.by(
