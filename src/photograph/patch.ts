@@ -18,14 +18,19 @@ const [RED, GREEN, BLUE] = [0.2126, 0.7152, 0.0722];
  */
 export function patchAt(pyramid: Pyramid, at: Place, reachPx: number, mostPx: number): Patch {
 	const { data, sidePx, scale } = squareAt(pyramid, at, reachPx, mostPx);
-	const light = new Float32Array(sidePx * sidePx);
+	return { sidePx, scale, light: lightOf(data) };
+}
+
+/** The light of pixels, linear; white is 1. */
+export function lightOf(data: Uint8ClampedArray): Float32Array {
+	const light = new Float32Array(data.length / 4);
 	for (let i = 0, k = 0; i < light.length; i++, k += 4) {
 		light[i] =
 			RED * (LINEAR[data[k] as number] as number) +
 			GREEN * (LINEAR[data[k + 1] as number] as number) +
 			BLUE * (LINEAR[data[k + 2] as number] as number);
 	}
-	return { sidePx, scale, light };
+	return light;
 }
 
 /** From here on a pixel shows nothing any more. */

@@ -1,5 +1,6 @@
 import { cameraPose } from '$core/geometry/camera';
 import type { Release } from '$core/odds/release';
+import { widestFNumber } from '$core/optics/fNumber';
 import type { CameraSettings } from '$core/study/settings';
 import type { Picture } from '../preview/render/picture';
 import type { Studio } from '../preview/render/studio';
@@ -25,6 +26,8 @@ export interface LatentFrame {
 	readonly seed: number;
 	/** Charts that hang in the place of things, by their ids. */
 	readonly charts?: Readonly<Record<string, Chart>>;
+	/** How soft the lens is wide open: how far the edge of its opening misses, mm on the sensor. */
+	readonly softMm?: number;
 }
 
 /** What it does between two pieces of work. */
@@ -98,11 +101,17 @@ export function beginTile(
 		pxPerMm: drawn.widthPx / subject.window.widthMm,
 		shutterS: settings.shutterS,
 		roomBelowStops: settings.roomBelowStops,
-		shakeMmPerS: release.shakeMmPerS
+		shakeMmPerS: release.shakeMmPerS,
+		softMm: softMmOf(latent)
 	};
 	const glimpses = exposureGlimpses(shutter, count, seed + tile.left + tile.top);
 	const picture = studio.begin(drawn, { glimpses, lampShifts: lampPlaces(shutter) });
 	return { picture, count };
+}
+
+/** How soft the lens is as it is set: as the cube of how wide it is open. */
+function softMmOf({ release: { shot }, settings, softMm = 0 }: LatentFrame): number {
+	return softMm * (widestFNumber(shot.lens, shot.camera.focalMm) / settings.fNumber) ** 3;
 }
 
 /** What a part of a frame is of. */

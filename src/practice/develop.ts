@@ -25,7 +25,7 @@ export async function develop(
 	const seed = Math.imul(order.seed + 1, 0x9e3779b1) ^ release.frame;
 	const held = await expose(
 		studio,
-		{ release, settings, size, seed, charts: order.charts },
+		{ release, settings, size, seed, charts: order.charts, softMm: order.softMm },
 		pauses,
 		isWanted
 	);

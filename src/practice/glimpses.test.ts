@@ -8,6 +8,7 @@ const still: OpenShutter = {
 	pxPerMm: 100,
 	shutterS: 1 / 50,
 	roomBelowStops: null,
+	softMm: 0,
 	shakeMmPerS: { x: 0, y: 0 }
 };
 const COUNT = 256;

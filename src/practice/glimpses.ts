@@ -16,6 +16,8 @@ export interface OpenShutter {
 	readonly roomBelowStops: number | null;
 	/** Of the picture on the sensor, mm/s to the right and up. */
 	readonly shakeMmPerS: { readonly x: number; readonly y: number };
+	/** How far the edge of the opening misses where it should meet, mm: of a lens that is soft. */
+	readonly softMm: number;
 }
 
 /**
@@ -34,16 +36,21 @@ export function exposureGlimpses(shutter: OpenShutter, count: number, seed: numb
 		evenlyMixed()
 	];
 	const airyPx = airyUnitMm(setting) * pxPerMm;
+	const softPx = shutter.softMm * pxPerMm;
 	return pupilPoints(count, setting.blades).map((pupil, i) => {
 		const at = (values: Float64Array) => values[i] as number;
 		const timeS = momentOf(at(moments), shutter);
 		const radiusPx = airyQuantile(at(rings)) * airyPx;
 		const angle = 2 * Math.PI * at(angles);
+		// spherical aberration of the third order: as the cube of the height (Born and Wolf, 5.3, from memory)
+		const missedPx = softPx * (pupil.x ** 2 + pupil.y ** 2);
+		const moved = (inPixel: number, airy: number, perS: number, height: number) =>
+			inPixel - 0.5 + radiusPx * airy + perS * timeS * pxPerMm + missedPx * height;
 		return {
 			pupil,
 			shiftPx: {
-				x: at(acrossPixel) - 0.5 + radiusPx * Math.cos(angle) + shakeMmPerS.x * timeS * pxPerMm,
-				y: at(upPixel) - 0.5 + radiusPx * Math.sin(angle) + shakeMmPerS.y * timeS * pxPerMm
+				x: moved(at(acrossPixel), Math.cos(angle), shakeMmPerS.x, pupil.x),
+				y: moved(at(upPixel), Math.sin(angle), shakeMmPerS.y, pupil.y)
 			},
 			timeS,
 			dither: evenDither(i)

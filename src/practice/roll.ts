@@ -1,7 +1,9 @@
 import type { Shot } from '$core/format/shot';
 import { chanceOf } from '$core/odds/chanceOf';
 import { releasesOf, type Release } from '$core/odds/release';
+import { along, type Vec3 } from '$core/geometry/vector';
 import { Random } from '$core/numeric/random';
+import { focusAt } from '$core/optics/focus';
 import { settingsOf, type CameraSettings, type OwnSettings } from '$core/study/settings';
 import { study } from '$core/study/study';
 import type { Spreads } from '$core/tables/spreads';
@@ -27,6 +29,10 @@ export interface RollOrder {
 	readonly firstNumber: number;
 	/** Charts that hang in the place of things, by their ids. */
 	readonly charts?: Readonly<Record<string, Chart>>;
+	/** How soft the lens is wide open: how far the edge of its opening misses, mm on the sensor. */
+	readonly softMm?: number | undefined;
+	/** Where somebody stands drifts from frame to frame, too: its spread, m. */
+	readonly driftM?: number;
 }
 
 /** One frame of a roll, as it will be drawn. */
@@ -56,10 +62,39 @@ export function framesOf(order: RollOrder): PlannedFrame[] {
 	const settings = settingsOf(taken, rest);
 	const size = sizeOf(shot.body, shot.camera, order.longSidePx);
 	const pauses = new Random(seed);
+	const drift = driftOf(order.driftM ?? 0, seed);
 	let { localMs } = order;
-	return releasesOf(taken, settings, order.frames, seed, spreads).map((release, i) => {
-		if (i > 0) localMs += Math.round(LEAST_PAUSE_MS + MORE_PAUSE_MS * pauses.uniform());
+	return releasesOf(taken, settings, order.frames, seed, spreads).map((still, i) => {
+		const pauseMs = i > 0 ? Math.round(LEAST_PAUSE_MS + MORE_PAUSE_MS * pauses.uniform()) : 0;
+		localMs += pauseMs;
 		const number = String(order.firstNumber + i).padStart(4, '0');
+		const release = stoodElsewhere(still, taken.scene.pose.axis, drift(pauseMs / 1000));
 		return { name: `practice-${number}.jpg`, release, settings, size, localMs };
 	});
+}
+
+/**
+ * How far somebody stands from where they meant to, time and again: forgotten within a second, as sway is (section 8:
+ * the process of Uhlenbeck and Ornstein, "On the theory of the Brownian motion", 1930).
+ */
+function driftOf(spreadM: number, seed: number): (passedS: number) => number {
+	const random = new Random(seed ^ 0x5bd1e995);
+	let atM = spreadM * random.normal();
+	return (passedS) => {
+		const kept = Math.exp(-passedS);
+		atM = kept * atM + Math.sqrt(1 - kept * kept) * spreadM * random.normal();
+		return atM;
+	};
+}
+
+/** The same release from farther forward: camera and focus are as far from each other as they were. */
+function stoodElsewhere(release: Release, axis: Vec3, byM: number): Release {
+	if (byM === 0) return release;
+	const { shot, focus } = release;
+	const position = along(shot.camera.position, axis, byM);
+	return {
+		...release,
+		shot: { ...shot, camera: { ...shot.camera, position } },
+		focus: focusAt(focus, focus.planeM - byM)
+	};
 }

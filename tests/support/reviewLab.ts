@@ -11,6 +11,7 @@ import { develop } from '../../src/practice/develop';
 import { framesOf } from '../../src/practice/roll';
 import type { Tile } from '../../src/practice/sensor';
 import { truthOf } from '../../src/practice/truth';
+import { base64Of } from './base64';
 import { Studio } from '../../src/preview/render/studio';
 import { randomRoll } from './reviewShots';
 import { creteSharpness, laplacianVariance, tenengrad } from './standardSharpness';
@@ -105,14 +106,5 @@ export const reviewLab = {
 		return series.measure(await faceModels(), name, opening.picture, ALONE);
 	}
 };
-
-async function base64Of(file: Blob): Promise<string> {
-	const bytes = new Uint8Array(await file.arrayBuffer());
-	const parts: string[] = [];
-	for (let i = 0; i < bytes.length; i += 8192) {
-		parts.push(String.fromCharCode(...bytes.subarray(i, i + 8192)));
-	}
-	return btoa(parts.join(''));
-}
 
 Object.assign(globalThis, { reviewLab });

@@ -60,7 +60,7 @@ export interface Chart {
 }
 
 /** Slant of the edges against the paper, degrees: what ISO 12233 asks for. */
-const SLANT_DEG = 5;
+export const SLANT_DEG = 5;
 /** Printers do not reach the edge of the paper. */
 const MARGIN_MM = 11;
 /** Radii of a mark: the ring outside, inside, and the dot. */
@@ -214,10 +214,10 @@ function bars(xs: readonly number[]): ChartShape[] {
 		return [
 			{
 				outline: [
-					[x - lean, foot],
-					[next - lean, foot],
-					[next + lean, top],
-					[x + lean, top]
+					[x + lean, foot],
+					[next + lean, foot],
+					[next - lean, top],
+					[x - lean, top]
 				]
 			}
 		];

@@ -1,5 +1,5 @@
 import type { Candidate } from '../study/candidate';
-import type { Person, Shot } from '../format/shot';
+import type { Body, Person, Shot } from '../format/shot';
 import { imageDistanceMm } from '../geometry/thinLens';
 import { cropFactor } from '../optics/crop';
 import { widestFNumber } from '../optics/fNumber';
@@ -9,6 +9,8 @@ import type { Scene } from '../study/scene';
 import type { FocusTechnique } from '../study/technique';
 import { isHuman } from '../tables/heads';
 import { biasMmOf, type Spreads } from '../tables/spreads';
+
+type Sensor = Body['sensor'];
 
 /** How a focus is reached, as far as frames depend on it. */
 export type Handling = Pick<FocusTechnique, 'technique' | 'mode' | 'isSensitive' | 'reframeErrorM'>;
@@ -210,9 +212,13 @@ function shakeMmPerS({ shot: { body, lens, camera } }: Scene, spreads: Spreads):
 		monopod: spreads.monopodShake,
 		tripod: 0
 	}[camera.support];
-	const atOneOverF = albumMm(body.sensor) * camera.focalMm * cropFactor(body.sensor);
-	return (atOneOverF * held * spreads.shake) / 2 ** stabilisedStops(body, lens);
+	const unit = shakeUnitMmPerS(body.sensor, camera.focalMm, stabilisedStops(body, lens));
+	return unit * held * spreads.shake;
 }
+
+/** How fast a picture may move in the hand to be sharp in a small print at one over the focal length, mm/s on the sensor. */
+export const shakeUnitMmPerS = (sensor: Sensor, focalMm: number, stabiliserStops: number): number =>
+	(albumMm(sensor) * focalMm * cropFactor(sensor)) / 2 ** stabiliserStops;
 
 /** Image distance of the plane focused on, mm. */
 export const imageOf = ({ focalMm }: Conditions, planeM: number): number =>

@@ -1,5 +1,6 @@
 import { imageDistanceMm } from '../geometry/thinLens';
 import { conditionsOf, focusUnitMm } from '../odds/conditions';
+import { median } from '../numeric/median';
 import { ASSUMED } from '../tables/spreads';
 import type { SetOfShot } from './learn';
 import { SPREADS_TO_ENDS } from './whereFocusFell';
@@ -24,14 +25,6 @@ const LEAST_SIGMA = 0.05;
 const MAD_TO_SIGMA = 1.4826;
 /** The median of a normal distribution is so much less certain than its mean. */
 const MEDIAN_TO_MEAN = 1.2533;
-
-export function median(values: readonly number[]): number {
-	const sorted = values.toSorted((a, b) => a - b);
-	const half = sorted.length >> 1;
-	return sorted.length % 2 === 1
-		? (sorted[half] as number)
-		: ((sorted[half - 1] as number) + (sorted[half] as number)) / 2;
-}
 
 /** Spread of a normal distribution by the median of how far its values lie from the middle one. */
 function sigmaOf(values: readonly number[]): number {

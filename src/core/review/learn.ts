@@ -1,10 +1,11 @@
 import type { Shot } from '../format/shot';
 import { FOCUSING_KEYS, focusingKey, type Handling } from '../odds/conditions';
+import { rayleighScale } from '../numeric/rayleigh';
 import type { Take } from '../study/candidate';
 import { ASSUMED, type SpreadKey } from '../tables/spreads';
 import { biasOf, focusErrors, focusingSpread, swayTimes } from './focusErrors';
 import type { ReviewedSet } from './reviewSet';
-import { rayleighScale, shakeRates } from './shakeRates';
+import { shakeRates } from './shakeRates';
 
 /**
  * What the frames that came home say of hands, lenses and people: spreads of section 8, as the mean of the assumption

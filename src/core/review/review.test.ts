@@ -9,7 +9,7 @@ import { fewestFrames } from './fewestFrames';
 import { APART } from '../format/review';
 import { clockByAll, intoShots, seriesOf, type FrameSign, type ShotSign } from './intoShots';
 import { biasOf, focusingSpread, swayTimes, type FocusError } from './focusErrors';
-import { rayleighScale } from './shakeRates';
+import { rayleighScale } from '../numeric/rayleigh';
 import { matched } from './people';
 import { areShut } from './shutEyes';
 import { whereFocusFell, discBy } from './whereFocusFell';

@@ -1,0 +1,77 @@
+import type { ChartKind, Paper } from '$core/bench/chart';
+import type { MeasuredChart } from '$core/bench/measuredChart';
+import { ASSUMED, type Spreads } from '$core/tables/spreads';
+import { BODIES, LENSES } from '$data/kit';
+import { measureChart } from '../../src/photograph/measureChart';
+import { openPicture } from '../../src/photograph/read/openPicture';
+import { chartRoll, type ChartShooting } from '../../src/practice/chartRoll';
+import { develop } from '../../src/practice/develop';
+import { framesOf } from '../../src/practice/roll';
+import { base64Of } from './base64';
+import { Studio } from '../../src/preview/render/studio';
+
+/** Runs in a page: takes charts with the practice camera, and measures the files. */
+
+export type Sitting = Partial<Omit<ChartShooting, 'spreads' | 'body' | 'lens'>> & {
+	readonly lens?: keyof typeof LENSES;
+	readonly spreads?: Partial<Spreads>;
+};
+
+export interface Taken {
+	readonly measured: MeasuredChart | null;
+	readonly problem: string | null;
+	/** Depth that was focused on, m. */
+	readonly focusedM: number;
+	readonly base64?: string;
+}
+
+const ALONE = { breathe: () => Promise.resolve(), tell: () => undefined };
+let studio: Studio | null = null;
+
+function shootingOf(kind: ChartKind, sitting: Sitting): ChartShooting {
+	const { lens = 'portrait85', spreads, ...rest } = sitting;
+	const glass = LENSES[lens];
+	return {
+		kind,
+		paper: 'a3' as Paper,
+		body: BODIES.fullFrame24,
+		lens: glass,
+		focalMm: glass.focalMm[0],
+		fNumber: 4,
+		shutterS: 1 / 125,
+		iso: 100,
+		support: 'tripod',
+		frames: 1,
+		seed: 1,
+		longSidePx: 6000,
+		firstNumber: 1,
+		localMs: Date.UTC(2026, 4, 1, 15, 30, 0),
+		...rest,
+		spreads: { ...ASSUMED, wrongPoint: 0, ...spreads }
+	};
+}
+
+export const benchLab = {
+	/** Frames of a chart, measured. */
+	async shoot(kind: ChartKind, sitting: Sitting, keepsFiles = false): Promise<Taken[]> {
+		studio ??= new Studio(new OffscreenCanvas(1, 1));
+		const shooting = shootingOf(kind, sitting);
+		const order = chartRoll(shooting);
+		const taken: Taken[] = [];
+		for (const frame of framesOf(order)) {
+			const { name, jpeg } = await develop(studio, order, frame, ALONE);
+			const opening = await openPicture(jpeg);
+			if (!opening.ok) throw new Error(opening.problem);
+			const result = measureChart(opening.picture, name, kind, shooting.paper);
+			taken.push({
+				measured: result.ok ? result.measured : null,
+				problem: result.ok ? null : result.problem,
+				focusedM: frame.release.focus.planeM,
+				...(keepsFiles ? { base64: await base64Of(jpeg) } : {})
+			});
+		}
+		return taken;
+	}
+};
+
+Object.assign(globalThis, { benchLab });
