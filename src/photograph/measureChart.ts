@@ -1,4 +1,4 @@
-import { MARK, type ChartKind, type Paper, type Spot } from '$core/bench/chart';
+import { RING_SHAPE, type ChartKind, type Paper, type Spot } from '$core/bench/chart';
 import {
 	piecesOf,
 	type ChartFrameProblem,
@@ -22,7 +22,6 @@ export type ChartMeasuring =
 
 /** Marks are looked for in a picture so long. */
 const SMALL_PX = 1500;
-const RING = { inner: MARK.innerMm / MARK.outerMm, dot: MARK.dotMm / MARK.outerMm };
 
 /** Measures a photograph of the wanted chart. */
 export function measureChart(
@@ -34,7 +33,7 @@ export function measureChart(
 	try {
 		const { width: widthPx, height: heightPx } = bitmap;
 		const times = Math.max(1, Math.max(widthPx, heightPx) / SMALL_PX);
-		const rings = ringsIn(smallOf(bitmap, times), RING).map((ring) => ({
+		const rings = ringsIn(smallOf(bitmap, times), RING_SHAPE).map((ring) => ({
 			...ring,
 			x: ring.x * times,
 			y: ring.y * times

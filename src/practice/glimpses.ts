@@ -3,7 +3,7 @@ import { jinc } from '$core/numeric/bessel';
 import { Random } from '$core/numeric/random';
 import { WAVELENGTH_MM } from '$core/optics/blur';
 import { FLASH_S } from '$core/study/light';
-import { pupilPoints } from '../preview/lens/aperture';
+import { pupilPoints, type PupilPoint } from '../preview/lens/aperture';
 import { evenDither, type Glimpse } from '../preview/lens/glimpse';
 import type { LensSetting } from '../preview/scene';
 
@@ -35,27 +35,51 @@ export function exposureGlimpses(shutter: OpenShutter, count: number, seed: numb
 		evenlyMixed(),
 		evenlyMixed()
 	];
+	const pupils = pupilPoints(count, setting.blades);
+	const at = (values: Float64Array, i: number) => values[i] as number;
 	const airyPx = airyUnitMm(setting) * pxPerMm;
+	const still = (inPixel: Float64Array, way: (angle: number) => number) =>
+		unrelated(
+			pupils.map((_, i) => {
+				const angle = 2 * Math.PI * at(angles, i);
+				return at(inPixel, i) - 0.5 + airyQuantile(at(rings, i)) * airyPx * way(angle);
+			}),
+			pupils
+		);
+	const [across, up] = [still(acrossPixel, Math.cos), still(upPixel, Math.sin)];
 	const softPx = shutter.softMm * pxPerMm;
-	return pupilPoints(count, setting.blades).map((pupil, i) => {
-		const at = (values: Float64Array) => values[i] as number;
-		const timeS = momentOf(at(moments), shutter);
-		const radiusPx = airyQuantile(at(rings)) * airyPx;
-		const angle = 2 * Math.PI * at(angles);
+	return pupils.map((pupil, i) => {
+		const timeS = momentOf(at(moments, i), shutter);
 		// spherical aberration of the third order: as the cube of the height (Born and Wolf, 5.3, from memory)
 		const missedPx = softPx * (pupil.x ** 2 + pupil.y ** 2);
-		const moved = (inPixel: number, airy: number, perS: number, height: number) =>
-			inPixel - 0.5 + radiusPx * airy + perS * timeS * pxPerMm + missedPx * height;
+		const { x, y } = shakeMmPerS;
 		return {
 			pupil,
 			shiftPx: {
-				x: moved(at(acrossPixel), Math.cos(angle), shakeMmPerS.x, pupil.x),
-				y: moved(at(upPixel), Math.sin(angle), shakeMmPerS.y, pupil.y)
+				x: (across[i] as number) + x * timeS * pxPerMm + missedPx * pupil.x,
+				y: (up[i] as number) + y * timeS * pxPerMm + missedPx * pupil.y
 			},
 			timeS,
 			dither: evenDither(i)
 		};
 	});
+}
+
+/**
+ * Values without what they happen to have in common with the place in the opening: it would look like another focus, by a
+ * few millimetres.
+ */
+function unrelated(values: readonly number[], pupils: readonly PupilPoint[]): number[] {
+	const dot = (a: readonly number[], b: readonly number[]) =>
+		a.reduce((sum, one, i) => sum + one * (b[i] as number), 0);
+	let left = [...values];
+	for (const axis of ['x', 'y'] as const) {
+		const places = pupils.map((pupil) => pupil[axis]);
+		const squares = dot(places, places);
+		const slope = squares > 0 ? dot(left, places) / squares : 0;
+		left = left.map((one, i) => one - slope * (places[i] as number));
+	}
+	return left;
 }
 
 /** Places that a point of light passes on the sensor, px, no farther apart than a pixel. */

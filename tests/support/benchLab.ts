@@ -1,12 +1,14 @@
-import type { ChartKind, Paper } from '$core/bench/chart';
+import { chartOf, MARK_MM, type ChartKind, type Paper } from '$core/bench/chart';
 import type { MeasuredChart } from '$core/bench/measuredChart';
+import { cameraPose, framePoint, seenFrom } from '$core/geometry/camera';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
 import { BODIES, LENSES } from '$data/kit';
 import { measureChart } from '../../src/photograph/measureChart';
 import { openPicture } from '../../src/photograph/read/openPicture';
 import { chartRoll, type ChartShooting } from '../../src/practice/chartRoll';
 import { develop } from '../../src/practice/develop';
-import { framesOf } from '../../src/practice/roll';
+import { framesOf, type PlannedFrame } from '../../src/practice/roll';
+import type { Tile } from '../../src/practice/sensor';
 import { base64Of } from './base64';
 import { Studio } from '../../src/preview/render/studio';
 
@@ -51,6 +53,36 @@ function shootingOf(kind: ChartKind, sitting: Sitting): ChartShooting {
 	};
 }
 
+/** Whether a part of a frame shows a mark of the chart, or an edge that is measured. */
+function showsChart(shooting: ChartShooting, frame: PlannedFrame): (tile: Tile) => boolean {
+	const { release, size } = frame;
+	const { shot } = release;
+	const pose = cameraPose(shot.camera, shot.body.sensor);
+	const { x, y, z } = shot.things[0]?.position ?? { x: 0, y: 0, z: 1 };
+	const turn = shooting.kind === 'scale' ? Math.PI / 4 : 0;
+	const { marks, edges } = chartOf(shooting.kind, shooting.paper);
+	const reachMm = (place: object) =>
+		'roomMm' in place ? Math.max(Number(place.roomMm), 30) : 1.7 * MARK_MM[shooting.kind];
+	const boxes = [...marks, ...Object.values(edges).flat()].flatMap((place) =>
+		[-1, 1].map((side) => {
+			const at = place.x + side * reachMm(place);
+			const point = {
+				x: x + (at / 1000) * Math.cos(turn),
+				y: y + (place.y + side * reachMm(place)) / 1000,
+				z: z + (at / 1000) * Math.sin(turn)
+			};
+			const seen = framePoint(pose, seenFrom(pose, point), release.focus.imageDistanceMm);
+			return { x: seen.x * size.widthPx, y: seen.y * size.heightPx };
+		})
+	);
+	return ({ left, top, widthPx, heightPx }) =>
+		boxes.some((from, i) => {
+			const to = boxes[i + 1];
+			if (i % 2 === 1 || !to) return false;
+			return from.x < left + widthPx && to.x > left && to.y < top + heightPx && from.y > top;
+		});
+}
+
 export const benchLab = {
 	/** Frames of a chart, measured. */
 	async shoot(kind: ChartKind, sitting: Sitting, keepsFiles = false): Promise<Taken[]> {
@@ -59,7 +91,8 @@ export const benchLab = {
 		const order = chartRoll(shooting);
 		const taken: Taken[] = [];
 		for (const frame of framesOf(order)) {
-			const { name, jpeg } = await develop(studio, order, frame, ALONE);
+			const wanted = keepsFiles ? undefined : showsChart(shooting, frame);
+			const { name, jpeg } = await develop(studio, order, frame, ALONE, wanted);
 			const opening = await openPicture(jpeg);
 			if (!opening.ok) throw new Error(opening.problem);
 			const result = measureChart(opening.picture, name, kind, shooting.paper);

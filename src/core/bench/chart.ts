@@ -63,8 +63,9 @@ export interface Chart {
 export const SLANT_DEG = 5;
 /** Printers do not reach the edge of the paper. */
 const MARGIN_MM = 11;
-/** Radii of a mark: the ring outside, inside, and the dot. */
-export const MARK = { outerMm: 10, innerMm: 6, dotMm: 2.4 } as const;
+/** A mark: its inside and its dot, of its outside; and the radius of that: aslant, those of the scale are out of focus. */
+export const RING_SHAPE = { inner: 0.66, dot: 0.28 } as const;
+export const MARK_MM: Readonly<Record<ChartKind, number>> = { sharpness: 10, scale: 16 };
 /** What is drawn as a circle has so many corners. */
 const ROUND = 48;
 export const CHECK_LENGTH_MM = 150;
@@ -86,10 +87,8 @@ const FOCUS_LINE = { widthMm: 6, fromMm: 6, toMm: 62 } as const;
 /** A chart for a sheet of paper. */
 export function chartOf(kind: ChartKind, paper: Paper): Chart {
 	const { widthMm, heightMm } = PAPERS[paper];
-	const far = {
-		x: widthMm / 2 - MARGIN_MM - MARK.outerMm,
-		y: heightMm / 2 - MARGIN_MM - MARK.outerMm
-	};
+	const markMm = MARK_MM[kind];
+	const far = { x: widthMm / 2 - MARGIN_MM - markMm, y: heightMm / 2 - MARGIN_MM - markMm };
 	const corners = [
 		{ x: -far.x, y: far.y },
 		{ x: far.x, y: far.y },
@@ -104,9 +103,9 @@ export function chartOf(kind: ChartKind, paper: Paper): Chart {
 		PointMm,
 		PointMm
 	];
-	const common = [...marks.flatMap(markShapes), ...lengthShapes(length)];
+	const common = [...marks.flatMap((mark) => markShapes(mark, markMm)), ...lengthShapes(length)];
 	if (kind === 'scale') {
-		const xs = barEdges(far.x - MARK.outerMm - 4);
+		const xs = barEdges(far.x - markMm - 4);
 		return {
 			kind,
 			paper,
@@ -125,7 +124,7 @@ export function chartOf(kind: ChartKind, paper: Paper): Chart {
 		};
 	}
 	const away = {
-		x: far.x - MARK.outerMm - 6 - CORNER_SQUARE_MM / 2,
+		x: far.x - markMm - 6 - CORNER_SQUARE_MM / 2,
 		y: far.y + 1 - CORNER_SQUARE_MM / 3
 	};
 	const squares: readonly (readonly [Spot, PointMm, number])[] = [
@@ -152,9 +151,12 @@ const circle = ({ x, y }: PointMm, radiusMm: number): Outline =>
 		return [x + radiusMm * Math.cos(angle), y + radiusMm * Math.sin(angle)] as const;
 	});
 
-const markShapes = (mark: Mark): ChartShape[] => [
-	{ outline: circle(mark, MARK.outerMm), hole: circle(mark, MARK.innerMm).toReversed() },
-	...(mark.hasDot ? [{ outline: circle(mark, MARK.dotMm) }] : [])
+const markShapes = (mark: Mark, radiusMm: number): ChartShape[] => [
+	{
+		outline: circle(mark, radiusMm),
+		hole: circle(mark, RING_SHAPE.inner * radiusMm).toReversed()
+	},
+	...(mark.hasDot ? [{ outline: circle(mark, RING_SHAPE.dot * radiusMm) }] : [])
 ];
 
 const box = (left: number, bottom: number, right: number, top: number): ChartShape => ({

@@ -53,7 +53,7 @@ const LEAST_EDGES = 4;
  * @param focalMm of the lens, @param pxPerMm pixels of the picture to a millimetre of the sensor
  */
 export function focusTry(frame: MeasuredChart, focalMm: number, pxPerMm: number): TryReading {
-	const pose = poseOfChart(frame, focalMm * pxPerMm);
+	const pose = poseOfChart(frame, focalMm, pxPerMm);
 	const angleDeg = (Math.atan2(Math.abs(pose.right[2]), Math.abs(pose.right[0])) * 180) / Math.PI;
 	if (angleDeg < ANGLES_DEG[0] || angleDeg > ANGLES_DEG[1]) return { ok: false, problem: 'angle' };
 	const peak = sharpestAt(frame.edges);
@@ -72,13 +72,15 @@ export function focusTry(frame: MeasuredChart, focalMm: number, pxPerMm: number)
 	};
 }
 
-/** How the chart of a frame stands before the camera, mm. */
-export function poseOfChart({ seen, widthPx, heightPx }: MeasuredChart, focalPx: number): FlatPose {
+/** How the chart of a frame stands before the camera, mm; close by, the image lies farther behind the lens than far off. */
+export function poseOfChart(frame: MeasuredChart, focalMm: number, pxPerMm: number): FlatPose {
+	const { seen, widthPx, heightPx } = frame;
 	// from the middle of the picture, to the right and up
 	const [u, v, w] = seen.toPicture as readonly [Row, Row, Row];
 	const level = u.map((one, i) => one - (widthPx / 2) * (w[i] as number)) as unknown as Row;
 	const upright = v.map((one, i) => (heightPx / 2) * (w[i] as number) - one) as unknown as Row;
-	return poseOf([level, upright, w], focalPx);
+	const poseBy = (imageMm: number) => poseOf([level, upright, w], imageMm * pxPerMm);
+	return poseBy(imageDistanceMm(focalMm, poseBy(focalMm).middle[2] / 1000));
 }
 
 type Row = readonly [number, number, number];

@@ -86,7 +86,7 @@ export function handsOf(
 			frames: moved,
 			// the scale of n values is known to 1 / (2 √n) of itself
 			shakeMmPerS: scale === null ? null : within(scale, 1 / (2 * Math.sqrt(seen)), frames.length),
-			swayMm: swayOf(frames, focalMm * pxPerMm)
+			swayMm: swayOf(frames, focalMm, pxPerMm)
 		}
 	};
 }
@@ -151,13 +151,17 @@ export function streakPx(
 }
 
 /** The spread of where the body stands, by how far it moved from each frame to the next and how long that took. */
-function swayOf(frames: readonly MeasuredChart[], focalPx: number): Measured | null {
+function swayOf(
+	frames: readonly MeasuredChart[],
+	focalMm: number,
+	pxPerMm: number
+): Measured | null {
 	const timed = frames
 		.filter(({ localMs }) => localMs !== null)
 		.toSorted((a, b) => (a.localMs as number) - (b.localMs as number))
 		.map((frame) => ({
 			atS: (frame.localMs as number) / 1000,
-			depthMm: poseOfChart(frame, focalPx).middle[2]
+			depthMm: poseOfChart(frame, focalMm, pxPerMm).middle[2]
 		}));
 	let [squares, parts, count] = [0, 0, 0];
 	timed.forEach(({ atS, depthMm }, i) => {

@@ -3,11 +3,10 @@ import { there } from '$tests/support/there';
 import { chartPicture, isInside, sheetSeen } from '$tests/support/chartPicture';
 import { depthAt, homographyOf, poseOf, seenAt, type FlatPoint } from '../geometry/homography';
 import { ringsIn } from '../measure/rings';
-import { chartOf, MARK, PAPERS, type ChartKind } from './chart';
+import { chartOf, PAPERS, RING_SHAPE, type ChartKind } from './chart';
 import { seenChart } from './seenChart';
 
 const SIDE = 700;
-const SHAPE = { inner: MARK.innerMm / MARK.outerMm, dot: MARK.dotMm / MARK.outerMm };
 const SQUARE_ON = [
 	[40, 130],
 	[660, 130],
@@ -44,7 +43,7 @@ describe.each<ChartKind>(['sharpness', 'scale'])('the chart for %s', (kind) => {
 	])('is recognised %s', (_name, corners, more) => {
 		const taken = { sidePx: SIDE, corners: points(corners), ...more };
 		const picture = chartPicture(chart, PAPERS.a4, taken);
-		const reading = seenChart(ringsIn(picture, SHAPE), 'a4');
+		const reading = seenChart(ringsIn(picture, RING_SHAPE), 'a4');
 		if (!reading.ok) throw new Error(reading.problem);
 		expect(reading.seen.chart.kind).toBe(kind);
 		const truth = sheetSeen(PAPERS.a4, taken.corners);
@@ -59,13 +58,13 @@ describe.each<ChartKind>(['sharpness', 'scale'])('the chart for %s', (kind) => {
 	it('is told to be cut where a corner of it is missing', () => {
 		const corners = points(SQUARE_ON).map(({ x, y }) => ({ x: x + 120, y }));
 		const picture = chartPicture(chart, PAPERS.a4, { sidePx: SIDE, corners });
-		expect(seenChart(ringsIn(picture, SHAPE), 'a4')).toEqual({ ok: false, problem: 'cut' });
+		expect(seenChart(ringsIn(picture, RING_SHAPE), 'a4')).toEqual({ ok: false, problem: 'cut' });
 	});
 });
 
 it('there is no chart where there is none', () => {
 	const light = Float32Array.from({ length: 200 * 200 }, (_, i) => 0.4 + 0.2 * Math.sin(i / 7));
-	const rings = ringsIn({ widthPx: 200, heightPx: 200, light }, SHAPE);
+	const rings = ringsIn({ widthPx: 200, heightPx: 200, light }, RING_SHAPE);
 	expect(seenChart(rings, 'a4')).toEqual({ ok: false, problem: 'no-chart' });
 });
 

@@ -28,7 +28,7 @@ const SIZE_OFF = 0.4;
 const AREA_OFF = 0.4;
 const MIDDLE_OFF = 0.22;
 /** A dot is darker than so much of the white around it. */
-const DOT = 0.8;
+const DOT = 0.92;
 
 /** Finds the rings of a picture. */
 export function ringsIn(picture: Region, shape: RingShape): Ring[] {
