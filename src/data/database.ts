@@ -5,6 +5,7 @@ import { SpreadsSchema } from '$core/format/odds';
 import { SPREAD_KEYS } from '$core/tables/spreads';
 import { JudgementSchema, MeasuredFrameSchema } from '$core/format/review';
 import { BodySchema, LensSchema } from '$core/format/gear';
+import { SharpnessSchema } from '$core/format/sharpness';
 import { ShotSchema } from '$core/format/shot';
 import { BODIES, LENSES } from './kit';
 import { withDays, type JobOf2, type ShotOf2 } from './upgrade';
@@ -67,7 +68,9 @@ export const KitLensSchema = z.strictObject({
 	revision: z.number(),
 	/** Name of the body it is built into; null for one that can be changed. */
 	onlyOn: z.string().nullable(),
-	lens: LensSchema
+	lens: LensSchema,
+	/** As it was measured on the bench. */
+	sharpness: SharpnessSchema.optional()
 });
 
 /** How much one's own hands and focusing spread; there is one record of it at most. */

@@ -11,7 +11,12 @@ export const kitOfFile = ({
 	lenses
 }: Pick<KitContents, 'bodies' | 'lenses'>): KitOfFile => ({
 	bodies: bodies.map(({ id, body }) => ({ id, ...body })),
-	lenses: lenses.map(({ id, onlyOn, lens }) => ({ id, ...lens, ...(onlyOn ? { onlyOn } : {}) }))
+	lenses: lenses.map(({ id, onlyOn, lens, sharpness }) => ({
+		id,
+		...lens,
+		...(onlyOn ? { onlyOn } : {}),
+		...(sharpness ? { sharpness } : {})
+	}))
 });
 
 /** An entry of a file's kit as one of the store. */
@@ -22,10 +27,11 @@ export function bodyOfFile(
 	return { id, position, revision: 0, body };
 }
 export function lensOfFile(
-	{ id, onlyOn = undefined, ...lens }: KitOfFile['lenses'][number],
+	{ id, onlyOn = undefined, sharpness, ...lens }: KitOfFile['lenses'][number],
 	position: number
 ): KitLens {
-	return { id, position, revision: 0, onlyOn: onlyOn ?? null, lens };
+	const known = sharpness ? { sharpness } : {};
+	return { id, position, revision: 0, onlyOn: onlyOn ?? null, lens, ...known };
 }
 
 /** A job with its shots in order of time. */

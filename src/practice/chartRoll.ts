@@ -93,6 +93,10 @@ export function chartRoll(shooting: ChartShooting): RollOrder {
 		firstNumber,
 		charts: { chart },
 		softMm,
-		driftM: support === 'tripod' ? 0 : spreads[`${support}Mm`] / 1000
+		driftM: support === 'tripod' ? 0 : driftM(spreads[`${support}Mm`], spreads.singleLagS)
 	};
 }
+
+/** Of somebody's sway what does not come from between focus and release, m (section 8). */
+const driftM = (swayMm: number, lagS: number): number =>
+	(swayMm / 1000) * Math.sqrt(1 - (1 - Math.exp(-lagS)) / 2);

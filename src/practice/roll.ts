@@ -1,10 +1,11 @@
 import type { Shot } from '$core/format/shot';
 import { chanceOf } from '$core/odds/chanceOf';
 import { releasesOf, type Release } from '$core/odds/release';
-import { along, type Vec3 } from '$core/geometry/vector';
+import { along, dot, subtract } from '$core/geometry/vector';
 import { Random } from '$core/numeric/random';
 import { focusAt } from '$core/optics/focus';
 import { settingsOf, type CameraSettings, type OwnSettings } from '$core/study/settings';
+import type { Scene } from '$core/study/scene';
 import { study } from '$core/study/study';
 import type { Spreads } from '$core/tables/spreads';
 import type { Chart, PictureSize } from '../preview/scene';
@@ -31,7 +32,7 @@ export interface RollOrder {
 	readonly charts?: Readonly<Record<string, Chart>>;
 	/** How soft the lens is wide open: how far the edge of its opening misses, mm on the sensor. */
 	readonly softMm?: number | undefined;
-	/** Where somebody stands drifts from frame to frame, too: its spread, m. */
+	/** Whoever holds the camera does not stand where they meant to: how far off, its spread, m. */
 	readonly driftM?: number;
 }
 
@@ -68,7 +69,9 @@ export function framesOf(order: RollOrder): PlannedFrame[] {
 		const pauseMs = i > 0 ? Math.round(LEAST_PAUSE_MS + MORE_PAUSE_MS * pauses.uniform()) : 0;
 		localMs += pauseMs;
 		const number = String(order.firstNumber + i).padStart(4, '0');
-		const release = stoodElsewhere(still, taken.scene.pose.axis, drift(pauseMs / 1000));
+		const release = order.driftM
+			? stoodElsewhere(still, taken.scene, drift(pauseMs / 1000))
+			: still;
 		return { name: `practice-${number}.jpg`, release, settings, size, localMs };
 	});
 }
@@ -87,14 +90,18 @@ function driftOf(spreadM: number, seed: number): (passedS: number) => number {
 	};
 }
 
-/** The same release from farther forward: camera and focus are as far from each other as they were. */
-function stoodElsewhere(release: Release, axis: Vec3, byM: number): Release {
-	if (byM === 0) return release;
+/**
+ * The same release from somewhere else: camera and focus are as far from each other as they were. What was swayed since
+ * the focus is half forward of where somebody stands in the mean, half behind.
+ */
+function stoodElsewhere(release: Release, { shot: meant, pose }: Scene, byM: number): Release {
 	const { shot, focus } = release;
-	const position = along(shot.camera.position, axis, byM);
+	const swayedM = dot(subtract(shot.camera.position, meant.camera.position), pose.axis);
+	const forwardM = byM - swayedM / 2;
+	const position = along(shot.camera.position, pose.axis, forwardM);
 	return {
 		...release,
 		shot: { ...shot, camera: { ...shot.camera, position } },
-		focus: focusAt(focus, focus.planeM - byM)
+		focus: focusAt(focus, focus.planeM - forwardM)
 	};
 }

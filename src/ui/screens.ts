@@ -15,5 +15,6 @@ export const SCREENS: Readonly<Record<Place, () => Promise<{ default: Component<
 		day: () => import('./day/DayScreen.svelte'),
 		plan: () => import('./plan/PlanScreen.svelte'),
 		card: () => import('./card/CardPlace.svelte'),
-		review: () => import('./review/ReviewPlace.svelte')
+		review: () => import('./review/ReviewPlace.svelte'),
+		bench: () => import('./bench/BenchScreen.svelte')
 	};

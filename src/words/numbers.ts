@@ -25,6 +25,10 @@ export function smallLength(metres: number, units: Units): string {
 }
 
 /** The size of a detail in the scene: "43 mm", "1.7 in". */
+/** A length that was measured to the millimetre: "12 mm", "0.5 in". */
+export const fineLength = (mm: number, units: Units): string =>
+	units === 'm' ? `${Math.round(Math.abs(mm))} mm` : `${(Math.abs(mm) / 25.4).toFixed(1)} in`;
+
 export const detailLength = (sizeMm: number, units: Units): string =>
 	units === 'm'
 		? `${Math.round(sizeMm)} mm`

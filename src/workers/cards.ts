@@ -12,6 +12,7 @@ import greekExt400 from '@fontsource/noto-sans/files/noto-sans-greek-ext-400-nor
 import greekExt700 from '@fontsource/noto-sans/files/noto-sans-greek-ext-700-normal.woff?url';
 import vietnamese400 from '@fontsource/noto-sans/files/noto-sans-vietnamese-400-normal.woff?url';
 import vietnamese700 from '@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff?url';
+import type { ChartKind, Paper as ChartPaper } from '$core/bench/chart';
 import type { Paper } from '../files/out/cardsPdf';
 import type { Sheet } from '../files/out/contactSheet';
 import type { LensTable } from '../files/out/lensTable';
@@ -19,7 +20,7 @@ import type { PrintedCard } from '../files/out/printed';
 import type { CardsQuestions, FontAddress } from './cards.worker';
 import { WorkerPort } from './port';
 
-/** Cards and tables for paper, made beside the page; started when first asked. */
+/** Cards, tables and charts for paper, made beside the page; started when first asked. */
 
 /** The fonts on paper, in the order in which they are asked for a letter. */
 const FONTS: readonly FontAddress[] = [
@@ -44,6 +45,9 @@ export const cardsAsPdf = (
 
 export const sheetAsPdf = (sheet: Sheet, paper: Paper): Promise<Uint8Array> =>
 	port.ask('sheet', { sheet, paper, fonts: FONTS });
+
+export const chartAsPdf = (kind: ChartKind, paper: ChartPaper): Promise<Uint8Array> =>
+	port.ask('chart', { kind, paper, fonts: FONTS });
 
 export const tableAsPdf = (table: LensTable, paper: Paper): Promise<Uint8Array> =>
 	port.ask('table', { table, paper, fonts: FONTS });

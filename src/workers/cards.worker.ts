@@ -1,5 +1,7 @@
+import type { ChartKind, Paper as ChartPaper } from '$core/bench/chart';
 import { transfer } from 'comlink';
 import { cardsPdf, type Paper } from '../files/out/cardsPdf';
+import { chartPdf } from '../files/out/chartPdf';
 import { contactSheetPdf, type Sheet } from '../files/out/contactSheet';
 import type { LensTable } from '../files/out/lensTable';
 import { lensTablePdf } from '../files/out/lensTablePdf';
@@ -7,7 +9,7 @@ import type { PrintedCard } from '../files/out/printed';
 import type { DrawText, FontFile } from '../files/out/typesetting';
 import { serve } from './protocol';
 
-/** Makes cards and tables for paper, beside the page. */
+/** Makes cards, tables and charts for paper, beside the page. */
 
 async function bytesOf(address: string): Promise<Uint8Array> {
 	const response = await fetch(address);
@@ -71,6 +73,15 @@ export type CardsQuestions = {
 		partial: never;
 		answer: Uint8Array;
 	};
+	readonly chart: {
+		question: {
+			readonly kind: ChartKind;
+			readonly paper: ChartPaper;
+			readonly fonts: readonly FontAddress[];
+		};
+		partial: never;
+		answer: Uint8Array;
+	};
 	readonly table: {
 		question: {
 			readonly table: LensTable;
@@ -98,6 +109,10 @@ serve<CardsQuestions>({
 	},
 	async sheet({ sheet, paper, fonts: addresses }) {
 		const bytes = await contactSheetPdf(sheet, paper, await fontsFrom(addresses), drawText);
+		return transfer(bytes, [bytes.buffer]);
+	},
+	async chart({ kind, paper, fonts: addresses }) {
+		const bytes = await chartPdf(kind, paper, await fontsFrom(addresses), drawText);
 		return transfer(bytes, [bytes.buffer]);
 	},
 	async table({ table, paper, fonts: addresses }) {

@@ -1,4 +1,5 @@
 import type { AdviceQuestions } from './advice.worker';
+import type { BenchQuestions } from './bench.worker';
 import type { JudgingQuestions } from './judging.worker';
 import type { OddsQuestions } from './odds.worker';
 import type { PhotographQuestions } from './photograph.worker';
@@ -11,6 +12,7 @@ import type { ReviewQuestions } from './review.worker';
 
 export type { OddsTable } from './odds.worker';
 export type { Piece } from './pictures.worker';
+export type { BenchProblem } from './bench.worker';
 export type { TakenFrame } from './practice.worker';
 
 export const advicePort = new WorkerPort<AdviceQuestions>(
@@ -27,6 +29,10 @@ export const practicePort = new WorkerPort<PracticeQuestions>(
 
 export const photographPort = new WorkerPort<PhotographQuestions>(
 	() => new Worker(new URL('./photograph.worker.ts', import.meta.url), { type: 'module' })
+);
+
+export const benchPort = new WorkerPort<BenchQuestions>(
+	() => new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' })
 );
 
 /** Two, so that both cores of a small machine measure. */

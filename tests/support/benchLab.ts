@@ -15,6 +15,7 @@ import { Studio } from '../../src/preview/render/studio';
 /** Runs in a page: takes charts with the practice camera, and measures the files. */
 
 export type Sitting = Partial<Omit<ChartShooting, 'spreads' | 'body' | 'lens'>> & {
+	readonly body?: keyof typeof BODIES;
 	readonly lens?: keyof typeof LENSES;
 	readonly spreads?: Partial<Spreads>;
 };
@@ -31,12 +32,12 @@ const ALONE = { breathe: () => Promise.resolve(), tell: () => undefined };
 let studio: Studio | null = null;
 
 function shootingOf(kind: ChartKind, sitting: Sitting): ChartShooting {
-	const { lens = 'portrait85', spreads, ...rest } = sitting;
+	const { body = 'reflex24', lens = 'portrait85', spreads, ...rest } = sitting;
 	const glass = LENSES[lens];
 	return {
 		kind,
 		paper: 'a3' as Paper,
-		body: BODIES.fullFrame24,
+		body: BODIES[body],
 		lens: glass,
 		focalMm: glass.focalMm[0],
 		fNumber: 4,

@@ -5,7 +5,7 @@ import { poseOfChart } from './focusScale';
 import type { MeasuredChart } from './measuredChart';
 
 /**
- * How steady one’s own hands are (section 12): the chart taken by hand at several shutters, and once on something firm.
+ * How steady one’s own hands are (section 12): the chart taken by hand at several shutters.
  */
 export interface Hands {
 	/** Scale of Rayleigh’s distribution of the shake, mm/s on the sensor, and its 95 % as a share; null where too few were seen. */
@@ -40,16 +40,16 @@ export type HandsReading =
 const LEAST_FRAMES = 8;
 const LEAST_SHUTTERS = 3;
 /** A shorter streak is not told from none, px. */
-const LEAST_PX = 0.5;
+const LEAST_PX = 0.9;
 const MOST_PX = 60;
-/** Frequencies are compared where the sharpest frame still has so much. */
+/** Frequencies are compared where so much is left of them without a streak. */
 const LEAST_RESPONSE = 0.2;
 const Z_95 = 1.96;
 /** Sway is forgotten within a second (section 8). */
 const FORGOTTEN_S = 1;
 
 /**
- * What frames by hand say, against the sharpest of them.
+ * What frames by hand say, against those with the fastest shutter.
  * @param focalMm of the lens, @param pxPerMm pixels of the picture to a millimetre of the sensor
  */
 export function handsOf(
@@ -61,23 +61,24 @@ export function handsOf(
 	const shutters = frames.map(({ facts }) => facts.shutterS);
 	if (shutters.some((one) => one === undefined)) return { ok: false, problem: 'no-shutter' };
 	if (new Set(shutters).size < LEAST_SHUTTERS) return { ok: false, problem: 'one-shutter' };
-	const sharpest = {
-		upright: sharpestResponse(frames, true),
-		level: sharpestResponse(frames, false)
-	};
+	const still = { upright: stillResponse(frames, true), level: stillResponse(frames, false) };
 	const moved = frames.map((frame): HandsFrame => {
-		const across = streakPx(responseOf(frame, true), sharpest.upright);
-		const down = streakPx(responseOf(frame, false), sharpest.level);
+		const across = streakPx(responseOf(frame, true), still.upright);
+		const down = streakPx(responseOf(frame, false), still.level);
 		return {
 			name: frame.name,
 			shutterS: frame.facts.shutterS ?? NaN,
 			streakPx: Math.hypot(across, down)
 		};
 	});
-	const rates = moved.map(({ shutterS, streakPx }): Rate => {
-		const isLess = streakPx < LEAST_PX;
-		return { rate: Math.max(streakPx, LEAST_PX) / shutterS / pxPerMm, isLess };
-	});
+	// the fastest are what the others are held against
+	const fastestS = Math.min(...moved.map(({ shutterS }) => shutterS));
+	const rates = moved
+		.filter(({ shutterS }) => shutterS > fastestS)
+		.map(({ shutterS, streakPx }): Rate => {
+			const isLess = streakPx < LEAST_PX;
+			return { rate: Math.max(streakPx, LEAST_PX) / shutterS / pxPerMm, isLess };
+		});
 	const scale = rayleighScale(rates);
 	const seen = rates.filter(({ isLess }) => !isLess).length;
 	return {
@@ -107,17 +108,18 @@ function responseOf({ edges }: MeasuredChart, isUpright: boolean): readonly numb
 	return FREQUENCIES.map((_, i) => mean(its.map(({ response }) => response[i] as number)));
 }
 
-function sharpestResponse(
+/** The mean response of the frames with the fastest shutter: nothing shook in them to speak of. */
+function stillResponse(
 	frames: readonly MeasuredChart[],
 	isUpright: boolean
 ): readonly number[] | null {
-	const area = (response: readonly number[]) => response.reduce((sum, one) => sum + one, 0);
-	return frames
-		.flatMap((frame) => {
-			const response = responseOf(frame, isUpright);
-			return response ? [response] : [];
-		})
-		.reduce<readonly number[] | null>((a, b) => (a && area(a) > area(b) ? a : b), null);
+	const fastestS = Math.min(...frames.map(({ facts }) => facts.shutterS ?? Infinity));
+	const known = frames.flatMap((frame) => {
+		const response = responseOf(frame, isUpright);
+		return response && frame.facts.shutterS === fastestS ? [response] : [];
+	});
+	if (known.length === 0) return null;
+	return FREQUENCIES.map((_, i) => mean(known.map((response) => response[i] as number)));
 }
 
 const STEP_PX = 0.05;
@@ -125,11 +127,11 @@ const STEP_PX = 0.05;
 /** The streak that turns one response into another: it multiplies it by sin(π L f) / (π L f). */
 export function streakPx(
 	response: readonly number[] | null,
-	sharpest: readonly number[] | null
+	still: readonly number[] | null
 ): number {
-	if (!response || !sharpest) return 0;
+	if (!response || !still) return 0;
 	const known = FREQUENCIES.flatMap((frequency, i) => {
-		const most = sharpest[i] as number;
+		const most = still[i] as number;
 		return frequency > 0 && frequency <= 0.4 && most > LEAST_RESPONSE
 			? [{ frequency, share: (response[i] as number) / most, weight: most * most }]
 			: [];

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { length, list, number, oneOf, record, text, whole } from './fields';
 import { BUILDS } from '../tables/heads';
 import { BodySchema, LensSchema } from './gear';
+import { SharpnessSchema } from './sharpness';
 import { LIMITS, ShotSchema } from './shot';
 
 /** A day's work as a file: an ordered list of shots, who is there, and the kit. */
@@ -106,7 +107,9 @@ export const KitSchema = record('the kit', {
 		LensSchema.safeExtend({
 			id: id('the id'),
 			/** Name of the body it is built into; missing for one that can be changed. */
-			onlyOn: text('the name of the body', 1, LIMITS.name).optional()
+			onlyOn: text('the name of the body', 1, LIMITS.name).optional(),
+			/** Missing for one that nobody measured. */
+			sharpness: SharpnessSchema.optional()
 		}),
 		JOB_LIMITS.kit
 	).default([])

@@ -23,6 +23,7 @@ export class Session implements Undoing {
 	readonly day: DaySteps;
 	readonly card = new CardSteps();
 	readonly review = new DoneSteps();
+	readonly bench = new DoneSteps();
 	/** A step of a shot has no words of its own. */
 	readonly undoWords = null;
 	readonly redoWords = null;

@@ -6,7 +6,8 @@ export const PLACES = {
 	day: { words: 'Day', key: 'd', needs: 'job' },
 	plan: { words: 'Plan', key: 'p', needs: 'shot' },
 	card: { words: 'Card', key: 'c', needs: 'nothing' },
-	review: { words: 'Review', key: 'r', needs: 'nothing' }
+	review: { words: 'Review', key: 'r', needs: 'nothing' },
+	bench: { words: 'Bench', key: 'b', needs: 'nothing' }
 } as const satisfies Readonly<Record<string, PlaceFacts>>;
 
 interface PlaceFacts {

@@ -163,8 +163,14 @@ export function compareKit(
 			}),
 		...lenses
 			.filter(
-				({ lens, onlyOn }) =>
-					!mine.lenses.some((one) => isEqual(one.lens, lens) && one.onlyOn === onlyOn)
+				({ lens, onlyOn, sharpness }) =>
+					!mine.lenses.some(
+						(one) =>
+							isEqual(one.lens, lens) &&
+							one.onlyOn === onlyOn &&
+							// a file without a measurement takes none away
+							(!sharpness || isEqual(one.sharpness, sharpness))
+					)
 			)
 			.map((file) => {
 				const here = mine.lenses.find(({ id }) => id === file.id) ?? null;

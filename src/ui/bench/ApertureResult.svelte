@@ -1,0 +1,122 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import { apertureSeries, pxPerMmOf, type ApertureStop } from '$core/bench/apertureSeries';
+	import { CORNERS } from '$core/bench/chart';
+	import type { MeasuredChart } from '$core/bench/measuredChart';
+	import { diffractionHalf } from '$core/measure/slantedEdge';
+	import { mean } from '$core/numeric/mean';
+	import { apertureWords, seriesProblemWords } from '$words/bench';
+	import type { KitLens } from '$data/database';
+	import { useKit } from '../kit/kit.svelte';
+	import type { Session } from '../keeping/session.svelte';
+	import FNumberChart from '../plan/verdict/FNumberChart.svelte';
+
+	/** At which f-number the lens is sharpest, and what is kept of it. */
+	interface Props {
+		frames: readonly MeasuredChart[];
+		entry: KitLens;
+		session: Session;
+	}
+
+	let { frames, entry, session }: Props = $props();
+	const kit = useKit();
+	const reading = $derived(apertureSeries(frames));
+	const series = $derived(reading.ok ? reading.series : null);
+	/** Line pairs per height of the picture, of cycles per pixel. */
+	const heightPx = $derived(frames[0] ? Math.min(frames[0].widthPx, frames[0].heightPx) : 0);
+	const perHeight = (cycles: number) => Math.round(cycles * heightPx);
+	const cornersOf = ({ corners }: ApertureStop) => {
+		const known = CORNERS.flatMap((corner) => corners[corner] ?? []);
+		return known.length > 0 ? mean(known) : null;
+	};
+	const lines = $derived.by(() => {
+		if (!series) return [];
+		const pxPerMm = frames[0] ? pxPerMmOf(frames[0]) : null;
+		const limit = (fNumber: number) =>
+			pxPerMm ? perHeight(Math.min(1, diffractionHalf(fNumber) / pxPerMm)) : NaN;
+		return [
+			{ name: 'centre', y: series.stops.map(({ centre }) => perHeight(centre.mean)) },
+			{
+				name: 'corners',
+				y: series.stops.map((stop) => perHeight(cornersOf(stop) ?? NaN))
+			},
+			...(pxPerMm
+				? [{ name: 'limit of diffraction', y: series.stops.map(({ fNumber }) => limit(fNumber)) }]
+				: [])
+		];
+	});
+	const best = $derived(series?.stops[series.best]);
+	const most = $derived(
+		1.15 * Math.max(0, ...lines.slice(0, 2).flatMap(({ y }) => y.filter(Number.isFinite)))
+	);
+	const sharpness = $derived(
+		series && {
+			bodyName: series.bodyName ?? 'a body without a name',
+			focalMm: series.focalMm ?? entry.lens.focalMm[0],
+			date: new Date().toISOString().slice(0, 10),
+			frames: frames.length,
+			stops: series.stops.map((stop) => {
+				const corners = cornersOf(stop);
+				return {
+					fNumber: stop.fNumber,
+					centre: perHeight(stop.centre.mean),
+					corners: corners === null ? null : perHeight(corners)
+				};
+			})
+		}
+	);
+	const isKept = $derived(
+		sharpness !== null && JSON.stringify(entry.sharpness) === JSON.stringify(sharpness)
+	);
+
+	function keep() {
+		if (!sharpness) return;
+		const [before, after] = [entry, { ...entry, sharpness }];
+		const again = () => kit.put(after);
+		again();
+		session.bench.did({
+			words: 'the lens was measured',
+			gesture: crypto.randomUUID(),
+			back: () => kit.put(before),
+			again
+		});
+	}
+</script>
+
+{#if !reading.ok}
+	<p role="status"><strong>{seriesProblemWords(reading.problem)}</strong></p>
+{:else if series}
+	<p role="status"><strong>{apertureWords(series)}</strong></p>
+	{#if series.isSharpened}
+		<p>
+			These files were sharpened in the camera, which lifts all of it. Shoot with sharpening at its
+			least to compare lenses.
+		</p>
+	{/if}
+	<FNumberChart
+		{lines}
+		fNumbers={series.stops.map(({ fNumber }) => fNumber)}
+		shownFNumber={best?.fNumber ?? null}
+		yaxis={{ title: { text: 'line pairs per picture height' }, range: [0, most] }}
+		level={0.8 * perHeight(best?.centre.mean ?? 0)}
+		format=".0f"
+		label="How sharp the lens is over the f-numbers, in the centre and in the corners"
+	/>
+	<p class="note">Dotted: 80 % of its best. The ladder marks what lies below.</p>
+	<div class="row">
+		<Button size="xs" disabled={isKept} onclick={keep}
+			>{isKept ? 'Kept with the lens' : 'Keep it with the lens'}</Button
+		>
+	</div>
+{/if}
+
+<style>
+	.note {
+		color: var(--ink-2);
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+	}
+</style>

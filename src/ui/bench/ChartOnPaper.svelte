@@ -1,0 +1,55 @@
+<script lang="ts">
+	import type { ChartKind, Paper } from '$core/bench/chart';
+	import { CHECK_LENGTH_MM } from '$core/bench/chart';
+	import { fineLength } from '$words/numbers';
+	import { chartAsPdf } from '../../workers/cards';
+	import { saveBlob } from '../files/out/saving';
+	import Pick from '../shared/Pick.svelte';
+	import { settings } from '../shared/settings.svelte';
+
+	/** The chart to print, and on which paper. */
+	let { kind, paper = $bindable() }: { kind: ChartKind; paper: Paper } = $props();
+	const PAPER_OPTIONS = [
+		{ value: 'a4', text: 'A4' },
+		{ value: 'a3', text: 'A3' },
+		{ value: 'letter', text: 'Letter' }
+	] as const;
+	let said = $state('');
+	let isBusy = $state(false);
+
+	async function save() {
+		isBusy = true;
+		said = '';
+		try {
+			const pdf = await chartAsPdf(kind, paper);
+			saveBlob(`chart-${kind}-${paper}.pdf`, new Blob([pdf.slice()], { type: 'application/pdf' }));
+			said = `Handed to the browser. The line on it must be ${fineLength(CHECK_LENGTH_MM, settings.units)} long.`;
+		} catch (error) {
+			said = `The chart could not be made: ${error instanceof Error ? error.message : 'unknown'}.`;
+		} finally {
+			isBusy = false;
+		}
+	}
+</script>
+
+<div class="row">
+	<Pick label="Paper" options={PAPER_OPTIONS} value={paper} onchoose={(to) => (paper = to)} />
+	<button class="knob" type="button" disabled={isBusy} onclick={() => void save()}
+		>The chart as PDF</button
+	>
+	{#if said}<span role="status">{said}</span>{/if}
+</div>
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		align-items: end;
+	}
+	@media (pointer: coarse) {
+		button {
+			min-height: 2.75rem;
+		}
+	}
+</style>

@@ -1,0 +1,131 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import { pxPerMmOf } from '$core/bench/apertureSeries';
+	import { handsOf, heldShare, type Measured } from '$core/bench/hands';
+	import type { MeasuredChart } from '$core/bench/measuredChart';
+	import type { Body, Lens } from '$core/format/shot';
+	import { stabilisedStops } from '$core/light/shutterFloor';
+	import { shakeUnitMmPerS } from '$core/odds/conditions';
+	import { toleranceMm } from '$core/sharpness/tolerance';
+	import { heldWords, HANDS_PROBLEM_WORDS } from '$words/bench';
+	import { shutterWords } from '$words/light';
+	import { fineLength } from '$words/numbers';
+	import { useKit } from '../kit/kit.svelte';
+	import type { Session } from '../keeping/session.svelte';
+	import { settings } from '../shared/settings.svelte';
+	import { useSpreads, withAssumed } from './useSpreads';
+
+	/** How steady the hands are, at which shutter, and how far the body sways. */
+	interface Props {
+		frames: readonly MeasuredChart[];
+		body: Body;
+		lens: Lens;
+		session: Session;
+	}
+
+	let { frames, body, lens, session }: Props = $props();
+	const kit = useKit();
+
+	const focalMm = $derived(frames[0]?.facts.focalMm ?? null);
+	const reading = $derived.by(() => {
+		const pxPerMm = frames[0] ? pxPerMmOf(frames[0]) : null;
+		return focalMm && pxPerMm
+			? handsOf(frames, focalMm, pxPerMm)
+			: ({ ok: false, problem: 'no-focal' } as const);
+	});
+	const hands = $derived(reading.ok ? reading.hands : null);
+
+	/** Full stops that one shoots by hand at, one over these. */
+	const SHUTTERS = [1000, 500, 250, 125, 60, 30, 15, 8, 4];
+	/** So often is as good as always. */
+	const OFTEN = 0.8;
+	const allowedMm = $derived(toleranceMm({ standard: 'screen' }, body.sensor));
+	const slowest = $derived.by(() => {
+		const shake = hands?.shakeMmPerS;
+		if (!shake) return null;
+		const held = SHUTTERS.findLast((n) => heldShare(shake.value, 1 / n, allowedMm) >= OFTEN);
+		return held ? 1 / held : null;
+	});
+	const unit = $derived(
+		shakeUnitMmPerS(body.sensor, focalMm ?? lens.focalMm[0], stabilisedStops(body, lens))
+	);
+	const found = $derived({
+		...(hands?.shakeMmPerS
+			? { shake: { value: hands.shakeMmPerS.value / unit, frames: hands.shakeMmPerS.count } }
+			: {}),
+		...(hands?.swayMm
+			? { handheldMm: { value: hands.swayMm.value, frames: hands.swayMm.count } }
+			: {})
+	});
+	const isUsed = $derived(
+		Object.entries(found).every(
+			([key, { value, frames }]) =>
+				Math.abs(
+					kit.contents.spreads[key as 'shake'] - withAssumed(key as 'shake', value, frames)
+				) < 1e-9
+		)
+	);
+	const within = ({ low, high }: Measured, words: (value: number) => string) =>
+		`${words(low)} to ${words(high)} in nineteen of twenty cases`;
+	const times = (mmPerS: number) => `${(mmPerS / unit).toFixed(2)} ×`;
+	const sway = (mm: number) => fineLength(mm, settings.units);
+</script>
+
+{#if !reading.ok}
+	<p role="status"><strong>{HANDS_PROBLEM_WORDS[reading.problem]}</strong></p>
+{:else if hands}
+	<p role="status">
+		<strong>
+			{#if slowest && hands.shakeMmPerS}
+				{heldWords(focalMm ?? 0, slowest, heldShare(hands.shakeMmPerS.value, slowest, allowedMm))}
+			{:else if hands.shakeMmPerS}
+				At no shutter down to 1/1000 do you hold it in eight frames of ten.
+			{:else}
+				Nothing shook that could be seen. Shoot slower ones.
+			{/if}
+		</strong>
+	</p>
+	{#if hands.shakeMmPerS}
+		<p>
+			Shake: {times(hands.shakeMmPerS.value)} what a small print bears at one over the focal length ({within(
+				hands.shakeMmPerS,
+				times
+			)}).
+		</p>
+	{/if}
+	{#if hands.swayMm}
+		<p>
+			You sway {sway(hands.swayMm.value)} forward and back ({within(hands.swayMm, sway)}).
+		</p>
+	{/if}
+	<details>
+		<summary>Frame by frame</summary>
+		<ul>
+			{#each hands.frames as { name, shutterS, streakPx } (name)}
+				<li><bdi>{name}</bdi>: {shutterWords(shutterS)}, moved {streakPx.toFixed(1)} px</li>
+			{/each}
+		</ul>
+	</details>
+	<div class="row">
+		<Button
+			size="xs"
+			disabled={isUsed}
+			onclick={() => useSpreads(kit, session, 'the hands were measured', { measured: found })}
+			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
+		>
+	</div>
+{/if}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+	}
+	@media (pointer: coarse) {
+		summary {
+			min-height: 2.75rem;
+			align-content: center;
+		}
+	}
+</style>
