@@ -4,6 +4,7 @@ import type { FocusBias, TryProblem } from '$core/bench/focusScale';
 import type { HandsProblem } from '$core/bench/hands';
 import type { ChartFrameProblem } from '$core/bench/measuredChart';
 import type { Interval } from '$core/numeric/interval';
+import { shareOfBest, SOFT_SHARE, type Sharpness } from '$core/format/sharpness';
 import { capital, count, fineLength, fStop, type Units } from './numbers';
 import { shutterWords } from './light';
 
@@ -109,3 +110,20 @@ export function biasWords({ offMm, tries }: FocusBias, units: Units): string {
 /** "You hold 85 mm at 1/60 in eight frames of ten." */
 export const heldWords = (focalMm: number, shutterS: number, share: number): string =>
 	`You hold ${Math.round(focalMm)} mm at ${shutterWords(shutterS)} in ${count(Math.round(10 * share))} frames of ten.`;
+
+/** "At f/1.4 this lens gives 42 % of its best; at f/2.8 it is there." Empty where it is sharp, or nobody measured. */
+export function softLensSentence(sharpness: Sharpness, fNumber: number): string {
+	const share = shareOfBest(sharpness, fNumber);
+	if (share === null || share >= SOFT_SHARE) return '';
+	const best = bestOf(sharpness);
+	const towards = sharpness.stops.filter(({ fNumber: other }) =>
+		fNumber < best ? other > fNumber && other <= best : other < fNumber && other >= best
+	);
+	const sharp = towards.filter((stop) => (shareOfBest(sharpness, stop.fNumber) ?? 0) >= SOFT_SHARE);
+	const isThere = sharp.at(fNumber < best ? 0 : -1);
+	const there = isThere ? `; at ${fStop(isThere.fNumber)} it is there` : '';
+	return `At ${fStop(fNumber)} this lens gives ${Math.round(100 * share)} % of its best${there}.`;
+}
+
+const bestOf = ({ stops }: Sharpness): number =>
+	stops.reduce((a, b) => (b.centre > a.centre ? b : a)).fNumber;

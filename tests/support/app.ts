@@ -69,7 +69,7 @@ export class App {
 	async titles(): Promise<string[]> {
 		return this.shots.locator('.title').allInnerTexts();
 	}
-	async goTo(place: 'Day' | 'Plan' | 'Card' | 'Review'): Promise<void> {
+	async goTo(place: 'Day' | 'Plan' | 'Card' | 'Review' | 'Bench'): Promise<void> {
 		await this.page.getByRole('navigation').getByRole('button', { name: place }).click();
 	}
 

@@ -5,7 +5,7 @@ import { ASSUMED, type Spreads } from '$core/tables/spreads';
 import { BODIES, LENSES } from '$data/kit';
 import { measureChart } from '../../src/photograph/measureChart';
 import { openPicture } from '../../src/photograph/read/openPicture';
-import { chartRoll, type ChartShooting } from '../../src/practice/chartRoll';
+import { chartDistanceM, chartRoll, type ChartShooting } from '../../src/practice/chartRoll';
 import { develop } from '../../src/practice/develop';
 import { framesOf, type PlannedFrame } from '../../src/practice/roll';
 import type { Tile } from '../../src/practice/sensor';
@@ -23,8 +23,10 @@ export type Sitting = Partial<Omit<ChartShooting, 'spreads' | 'body' | 'lens'>> 
 export interface Taken {
 	readonly measured: MeasuredChart | null;
 	readonly problem: string | null;
-	/** Depth that was focused on, m. */
+	readonly name: string;
+	/** Depth that was focused on, and that of the middle of the chart, m. */
 	readonly focusedM: number;
+	readonly lineM: number;
 	readonly base64?: string;
 }
 
@@ -85,22 +87,29 @@ function showsChart(shooting: ChartShooting, frame: PlannedFrame): (tile: Tile) 
 }
 
 export const benchLab = {
-	/** Frames of a chart, measured. */
+	/** Frames of a chart, measured; of each only the chart is drawn. */
 	async shoot(kind: ChartKind, sitting: Sitting, keepsFiles = false): Promise<Taken[]> {
 		studio ??= new Studio(new OffscreenCanvas(1, 1));
 		const shooting = shootingOf(kind, sitting);
 		const order = chartRoll(shooting);
 		const taken: Taken[] = [];
 		for (const frame of framesOf(order)) {
-			const wanted = keepsFiles ? undefined : showsChart(shooting, frame);
-			const { name, jpeg } = await develop(studio, order, frame, ALONE, wanted);
+			const { name, jpeg } = await develop(
+				studio,
+				order,
+				frame,
+				ALONE,
+				showsChart(shooting, frame)
+			);
 			const opening = await openPicture(jpeg);
 			if (!opening.ok) throw new Error(opening.problem);
 			const result = measureChart(opening.picture, name, kind, shooting.paper);
 			taken.push({
 				measured: result.ok ? result.measured : null,
 				problem: result.ok ? null : result.problem,
+				name,
 				focusedM: frame.release.focus.planeM,
+				lineM: chartDistanceM(kind, shooting.paper, shooting),
 				...(keepsFiles ? { base64: await base64Of(jpeg) } : {})
 			});
 		}

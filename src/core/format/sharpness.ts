@@ -35,5 +35,8 @@ export function shareOfBest({ stops }: Sharpness, fNumber: number): number | nul
 	return known && best > 0 ? known.centre / best : null;
 }
 
+/** Below so much of its best a lens is soft. */
+export const SOFT_SHARE = 0.8;
+
 /** f-numbers are engraved round: less than a quarter of a stop apart they are the same. */
 const SAME_STOP = 0.12;

@@ -1,3 +1,5 @@
+import { intervalOf, studentT } from './interval';
+import { medianInterval } from './median';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { besselJ1, FIRST_ZERO_OF_J1, jinc } from './bessel';
@@ -32,5 +34,29 @@ describe('the last value that holds', () => {
 				expect(above).toBeGreaterThanOrEqual(below);
 			})
 		);
+	});
+});
+
+describe('between which a middle lies', () => {
+	it('is as far as Student’s table says', () => {
+		// five values around 10 with a spread of 1: 2.776 / √5
+		const values = [10 - Math.sqrt(2), 10 - Math.SQRT1_2, 10, 10 + Math.SQRT1_2, 10 + Math.sqrt(2)];
+		const spread = Math.sqrt((2 * 2 + 2 * 0.5) / 4);
+		const { mean, high, low } = intervalOf(values);
+		expect(mean).toBeCloseTo(10, 9);
+		expect(high - 10).toBeCloseTo((2.776 * spread) / Math.sqrt(5), 3);
+		expect(low).toBeCloseTo(20 - high, 9);
+		// tables: 2.086 at 20 degrees of freedom, 1.984 at 100
+		expect(studentT(20)).toBeCloseTo(2.086, 1);
+		expect(studentT(100)).toBeCloseTo(1.984, 2);
+		expect(intervalOf([3]).high).toBe(Infinity);
+	});
+
+	it('is by order for a median: of nine values the second to the eighth (binomial, 96.1 %)', () => {
+		const nine = [5, 1, 9, 3, 7, 2, 8, 4, 6];
+		expect(medianInterval(nine)).toEqual({ mean: 5, low: 2, high: 8, count: 9 });
+		// 2 / 2^5 is more than 5 %
+		expect(medianInterval([1, 2, 3, 4, 5]).low).toBe(-Infinity);
+		expect(medianInterval([1, 2, 3, 4, 5, 6])).toMatchObject({ low: 1, high: 6 });
 	});
 });

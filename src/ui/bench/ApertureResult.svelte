@@ -47,7 +47,13 @@
 	});
 	const best = $derived(series?.stops[series.best]);
 	const most = $derived(
-		1.15 * Math.max(0, ...lines.slice(0, 2).flatMap(({ y }) => y.filter(Number.isFinite)))
+		1.15 *
+			Math.max(
+				0,
+				...lines.slice(0, 2).flatMap(({ y }) => y.filter(Number.isFinite)),
+				// where diffraction begins to tell, it is in sight
+				lines[2]?.y.at(-1) ?? 0
+			)
 	);
 	const sharpness = $derived(
 		series && {

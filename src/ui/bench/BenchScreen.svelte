@@ -231,6 +231,9 @@
 	.note {
 		color: var(--ink-2);
 	}
+	.how .note {
+		margin-top: 0.5rem;
+	}
 	.result {
 		border-top: 1px solid var(--rule);
 		padding-top: 0.8rem;

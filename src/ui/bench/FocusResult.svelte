@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { pxPerMmOf } from '$core/bench/apertureSeries';
-	import { focusBias, focusTry, settingOfNoBias, type Corrected } from '$core/bench/focusScale';
+	import { focusBias, focusTry, settingOfNoBias } from '$core/bench/focusScale';
 	import type { MeasuredChart } from '$core/bench/measuredChart';
 	import { focusUnitMm } from '$core/odds/conditions';
 	import type { Body } from '$core/format/shot';
@@ -12,6 +12,7 @@
 	import type { Session } from '../keeping/session.svelte';
 	import NumberField from '../shared/NumberField.svelte';
 	import { settings } from '../shared/settings.svelte';
+	import { CORRECTED } from './bench.svelte';
 	import { useSpreads } from './useSpreads';
 
 	/** Whether the lens focuses in front or behind, by how much, and which correction mends it. */
@@ -46,14 +47,16 @@
 	);
 
 	let setting = $state(0);
-	let noted = $state.raw<readonly Corrected[]>([]);
+	const noted = $derived(CORRECTED.get(entry.lens.name) ?? []);
 	const zero = $derived(settingOfNoBias(noted));
 	function note() {
 		if (!bias) return;
-		noted = [
-			...noted.filter((one) => one.setting !== setting),
-			{ setting, biasMm: bias.biasMm }
-		].toSorted((a, b) => a.setting - b.setting);
+		const others = noted.filter((one) => one.setting !== setting);
+		const all = [...others, { setting, biasMm: bias.biasMm }];
+		CORRECTED.set(
+			entry.lens.name,
+			all.toSorted((a, b) => a.setting - b.setting)
+		);
 	}
 
 	const known = $derived(kit.contents.spreads.lensBias?.[entry.lens.name]);

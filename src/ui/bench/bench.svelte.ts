@@ -1,4 +1,6 @@
+import { SvelteMap } from 'svelte/reactivity';
 import type { ChartKind, Paper } from '$core/bench/chart';
+import type { Corrected } from '$core/bench/focusScale';
 import type { MeasuredChart } from '$core/bench/measuredChart';
 import { CHART_PROBLEM_WORDS } from '$words/bench';
 import { benchPort, practicePort, type BenchProblem } from '../../workers/ports';
@@ -84,3 +86,6 @@ export const BENCH_FRAMES = {
 	hands: new BenchFrames('sharpness')
 } as const;
 export type BenchName = keyof typeof BENCH_FRAMES;
+
+/** Series shot at settings of a body’s own correction, by the name of the lens. */
+export const CORRECTED = new SvelteMap<string, readonly Corrected[]>();

@@ -6,6 +6,7 @@ import type { Odds } from '$core/odds/odds';
 import { solutionOf, solve, type Solution } from '$core/study/plan';
 import { lookAt } from '$core/study/scene';
 import { asksForSomething } from '$core/study/study';
+import type { Sharpness } from '$core/format/sharpness';
 import type { Spreads } from '$core/tables/spreads';
 import { advicePort, oddsPort, type OddsTable } from '../../workers/ports';
 import type { Kit } from '../kit/kit.svelte';
@@ -176,6 +177,11 @@ export class PlanView {
 	}
 
 	/** How much one's own hands and focusing spread. */
+	/** Of the lens, where it was measured on the bench. */
+	get sharpness(): Sharpness | null {
+		const { lenses } = this.kit.contents;
+		return lenses.find(({ lens }) => lens.name === this.shot.lens.name)?.sharpness ?? null;
+	}
 	get spreads(): Spreads {
 		return this.kit.contents.spreads;
 	}

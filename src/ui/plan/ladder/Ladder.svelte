@@ -9,7 +9,9 @@
 
 	const solution = $derived(plan.solution);
 	const table = $derived.by(
-		reusing(() => (solution ? ladderTable(solution, plan.selected, plan.odds.answer) : null))
+		reusing(() =>
+			solution ? ladderTable(solution, plan.selected, plan.odds.answer, plan.sharpness) : null
+		)
 	);
 	const shownExact = $derived(plan.shown?.plan.fNumberExact ?? null);
 	const fixedExact = $derived(plan.isFixed ? (solution?.plan.fNumberExact ?? null) : null);

@@ -1,4 +1,5 @@
 import type { State } from '$core/format/plan';
+import { shareOfBest, SOFT_SHARE, type Sharpness } from '$core/format/sharpness';
 import { engraved } from '$core/optics/fNumber';
 import { engravedIso } from '$core/light/dials';
 import { shutterWords } from '$words/light';
@@ -50,11 +51,15 @@ export interface LadderTable {
 	readonly lines: readonly Line[];
 }
 
-/** @param opened the row or person whose single faces are shown */
+/**
+ * @param opened    the row or person whose single faces are shown
+ * @param sharpness of the lens, where it was measured on the bench
+ */
 export function ladderTable(
 	solution: Solution,
 	opened: ObjectRef | null,
-	odds?: OddsTable | null
+	odds?: OddsTable | null,
+	sharpness: Sharpness | null = null
 ): LadderTable {
 	const { rungs, scene, shot, pick } = solution.study;
 	const ratios = rungs.map(faceRatios);
@@ -125,10 +130,27 @@ export function ladderTable(
 		...rowLines.toReversed(),
 		...thingLines,
 		...backgroundLine,
-		...lightLines(solution)
+		...lightLines(solution),
+		...(sharpness ? [sharpnessLine(solution, sharpness)] : [])
 	];
 	// the line is there before its numbers are, so that nothing jumps while they are counted
 	return { columns, lines: odds === undefined ? lines : [...lines, oddsLine(solution, odds)] };
+}
+
+/** What the lens gives of its best, in the centre, where that was measured. */
+function sharpnessLine({ study: { rungs } }: Solution, sharpness: Sharpness): Line {
+	return {
+		key: 'sharpness',
+		label: 'lens, % of its best',
+		ref: { kind: 'camera', id: 'camera' },
+		isSingle: false,
+		cells: rungs.map(({ fNumber }) => {
+			const share = shareOfBest(sharpness, fNumber);
+			if (share === null) return null;
+			const wrong = share < SOFT_SHARE ? 'the lens itself is softer here' : '';
+			return { kind: 'number', text: String(Math.round(100 * share)), wrong };
+		})
+	};
 }
 
 /** Good frames in a hundred. */

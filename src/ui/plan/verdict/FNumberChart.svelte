@@ -22,6 +22,8 @@
 	let box = $state<HTMLDivElement>();
 	let failed = $state(false);
 
+	/** So few f-numbers all have their number. */
+	const FEW = 10;
 	const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
 
 	/** Plotly reads some tags in its texts; a name is only a name. */
@@ -41,7 +43,7 @@
 				const style = getComputedStyle(node);
 				const colour = (name: string) => style.getPropertyValue(name).trim();
 				const inks = ['--sharp', '--ink', '--focus', '--marginal', '--soft'].map(colour);
-				const ticks = rungs.filter((_, i) => i % 3 === 0);
+				const ticks = rungs.filter((_, i) => rungs.length <= FEW || i % 3 === 0);
 				return plotly.react(
 					node,
 					drawn.map((line, i) => ({

@@ -13,6 +13,7 @@
 	import { holdState } from '$core/study/take';
 	import { framesSentence } from '$words/odds';
 	import { costSentences } from '$words/about';
+	import { softLensSentence } from '$words/bench';
 	import { unsureSentence } from '$words/photograph';
 	import { verdictOf } from '$words/verdict';
 
@@ -40,6 +41,10 @@
 		const sigmaM = Math.max(...plan.shot.people.map(({ depthSigmaM }) => depthSigmaM));
 		return unsureSentence(sigmaM, fNumber, measured, settings.units);
 	});
+	/** Once, where the lens itself is soft. */
+	const softness = $derived(
+		plan.sharpness && shown ? softLensSentence(plan.sharpness, shown.plan.fNumber ?? 0) : ''
+	);
 	const past = $derived(shown ? pastMyLimits(shown) : '');
 	/** What the other pictures of an arrangement with an object would cost. */
 	const costs = $derived(costSentences(plan.shot, plan.aboutCosts.answer ?? []));
@@ -71,7 +76,7 @@
 		</h1>
 		<p>
 			<Named
-				text={[...verdict.sentences, unsure, past, toTake].filter(Boolean).join(' ')}
+				text={[...verdict.sentences, softness, unsure, past, toTake].filter(Boolean).join(' ')}
 				shot={plan.shot}
 			/>
 			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}>why</button>

@@ -1,0 +1,174 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { pxPerMmOf } from '$core/bench/apertureSeries';
+import { focusTry } from '$core/bench/focusScale';
+import { imageDistanceMm } from '$core/geometry/thinLens';
+import { axe } from './support/axe';
+import { expect, test as base, type App } from './support/app';
+import type { benchLab } from './support/benchLab';
+import { pageScript } from './support/harnessScript.mjs';
+
+/** The bench, with charts that the practice camera took: what they show is known. */
+
+type Lab = typeof benchLab;
+interface Sitting {
+	readonly shoot: (...given: Parameters<Lab['shoot']>) => ReturnType<Lab['shoot']>;
+	/** The files of what was shot, on disk. */
+	readonly paths: (taken: Awaited<ReturnType<Lab['shoot']>>) => string[];
+}
+
+const test = base.extend<object, { sitting: Sitting }>({
+	sitting: [
+		async ({ browser }, use) => {
+			const page = await browser.newPage();
+			await page.route('http://localhost/', (route) =>
+				route.fulfill({ contentType: 'text/html', body: '' })
+			);
+			await page.goto('http://localhost/');
+			await page.addScriptTag({ content: await pageScript('tests/support/benchLab.ts') });
+			const folder = mkdtempSync(join(tmpdir(), 'bench-'));
+			await use({
+				shoot: (...given) =>
+					page.evaluate((all) => {
+						const { benchLab: lab } = globalThis as unknown as { benchLab: Lab };
+						return lab.shoot(...all);
+					}, given),
+				paths: (taken) =>
+					taken.map(({ name, base64 = '' }) => {
+						const path = join(folder, name);
+						writeFileSync(path, Buffer.from(base64, 'base64'));
+						return path;
+					})
+			});
+			rmSync(folder, { recursive: true });
+			await page.close();
+		},
+		{ scope: 'worker' }
+	]
+});
+
+test.describe.configure({ mode: 'serial' });
+test.use({ viewport: { width: 1280, height: 800 } });
+
+const openBench = async (app: App, title: RegExp, bench: string) => {
+	await app.openSample(title);
+	await app.goTo('Bench');
+	await app.page.getByRole('button', { name: bench }).click();
+	await expect(app.page.getByRole('heading', { level: 2, name: bench })).toBeVisible();
+};
+
+async function measure(page: Page, paths: readonly string[]) {
+	await page.getByLabel('Choose frames of the chart').setInputFiles([...paths]);
+	await expect(page.getByRole('group', { name: 'Measuring the chart' })).toBeHidden({
+		timeout: 60_000
+	});
+}
+
+const LONG_SIDE_PX = 3000;
+
+test('a soft lens: its best aperture is found, kept with it, and marked on the ladder', async ({
+	app,
+	page,
+	sitting
+}) => {
+	test.setTimeout(180_000);
+	const taken = [];
+	for (const [i, fNumber] of [1.4, 2.8, 5.6].entries()) {
+		const own = { fNumber, softMm: 0.03, longSidePx: 2400, firstNumber: 1 + 2 * i, frames: 2 };
+		taken.push(...(await sitting.shoot('sharpness', own, true)));
+	}
+	expect(taken.flatMap(({ problem }) => problem ?? [])).toEqual([]);
+	await openBench(app, /The couple under the arcade/, 'Best aperture');
+	await axe(page, 'main');
+	await page.getByLabel('Paper').selectOption('a3');
+	await measure(page, sitting.paths(taken));
+	const result = page.getByRole('region', { name: 'Best aperture' });
+	// wide open it is far below its best
+	await expect(
+		result.getByText(/^Sharpest (at f\/5\.6|from f\/2\.8 to f\/5\.6)\. f\/1\.4 gives \d\d % of it;/)
+	).toBeVisible();
+	await expect(page.locator('.js-plotly-plot .trace').first()).toBeVisible();
+	await axe(page, 'main');
+	await page.getByRole('button', { name: 'Keep it with the lens' }).click();
+	await expect(page.getByRole('button', { name: 'Kept with the lens' })).toBeDisabled();
+	await expect(page.getByText(/sharpness measured on 2\d{3}-\d\d-\d\d, 6 frames/)).toBeVisible();
+	// taken back, and done again
+	await page.keyboard.press('Control+z');
+	await expect(page.getByText(/sharpness measured on/)).toBeHidden();
+	await page.keyboard.press('Control+y');
+	await app.saved();
+	await page.reload();
+	await app.goTo('Plan');
+	const row = app.ladder.getByRole('row', { name: /^lens, % of its best/ });
+	await expect(row).toContainText('the lens itself is softer here');
+	await expect(row).toContainText('100');
+
+	// the other chart is none for this bench; nor is a picture of something else
+	await app.goTo('Bench');
+	const other = await sitting.shoot(
+		'scale',
+		{ frames: 1, longSidePx: 2400, firstNumber: 90 },
+		true
+	);
+	await measure(page, sitting.paths(other));
+	await expect(page.getByText('This is the other chart. Each bench has its own.')).toBeVisible();
+});
+
+test('a lens that is off: found to two millimetres, used by the odds, and taken back', async ({
+	app,
+	page,
+	sitting
+}) => {
+	test.setTimeout(180_000);
+	const FOCAL_MM = 85;
+	const lineMm = 28 * FOCAL_MM;
+	const image = (depthMm: number) => imageDistanceMm(FOCAL_MM, depthMm / 1000);
+	const taken = [];
+	for (const [offMm, iso] of [
+		[22, 100],
+		[-30, 1600]
+	] as const) {
+		const spreads = { biasMm: image(lineMm - offMm) - image(lineMm), middlePoint: 0.05 };
+		const own = { fNumber: 1.4, frames: 2, iso, spreads, longSidePx: LONG_SIDE_PX };
+		const shots = await sitting.shoot('scale', { ...own, firstNumber: 1 + taken.length }, true);
+		for (const { measured, focusedM, lineM } of shots) {
+			if (!measured) throw new Error('the scale was not seen');
+			const reading = focusTry(measured, FOCAL_MM, pxPerMmOf(measured) ?? 0);
+			if (!reading.ok) throw new Error(reading.problem);
+			const trueMm = 1000 * (lineM - focusedM);
+			const error = Math.abs(reading.try.offMm - trueMm);
+			expect(error).toBeLessThan(Math.max(2, 0.1 * Math.abs(trueMm)));
+		}
+		taken.push(...shots);
+	}
+	await openBench(app, /The couple under the arcade/, 'Front or back');
+	await page.getByLabel('Paper').selectOption('a3');
+	await measure(page, sitting.paths(taken.slice(0, 2)));
+	await expect(page.getByText(/^It focuses 2\d mm in front of what it is told to/)).toBeVisible();
+	await axe(page, 'main');
+	await page.getByRole('button', { name: 'Use it for the odds' }).click();
+	await expect(page.getByRole('button', { name: 'The odds use it' })).toBeDisabled();
+
+	// the body’s own correction, by two series
+	await page.getByRole('button', { name: 'Note this series' }).click();
+	await page.getByRole('button', { name: 'Clear' }).click();
+	await measure(page, sitting.paths(taken.slice(2)));
+	await page.getByLabel('this series was shot at setting').fill('10');
+	await page.getByRole('button', { name: 'Note this series' }).click();
+	// 22 mm at 0, −30 mm at 10: nothing at four
+	await expect(page.getByText('Noted: 0, 10. Set the body to 4.')).toBeVisible();
+
+	await app.saved();
+	await page.reload();
+	await app.goTo('Plan');
+	await page.getByRole('button', { name: 'kit', exact: true }).click();
+	await page.getByRole('dialog').getByText('my hands', { exact: true }).click();
+	const lenses = page.getByRole('list', { name: 'Lenses with a bias of their own' });
+	await expect(lenses).toContainText(
+		/85 mm f\/1\.4: 0\.03\d mm in front at the sensor \(measured, 2 frames\)/
+	);
+	await lenses.getByRole('button', { name: /^forget/ }).click();
+	await expect(lenses).toBeHidden();
+});
