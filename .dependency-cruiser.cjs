@@ -14,7 +14,10 @@ const CORE = [
 	'odds',
 	'advice',
 	'day',
-	'photograph'
+	'photograph',
+	'measure',
+	'review',
+	'bench'
 ];
 
 const coreOneWay = CORE.map((room, i) => ({

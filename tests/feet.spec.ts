@@ -113,3 +113,18 @@ test('the day, its people and its files are in feet', async ({ app, page }) => {
 	await expect(page.getByRole('dialog')).toBeVisible();
 	await noMetres(app, 'help');
 });
+
+test('the bench is in feet', async ({ app, page }) => {
+	await app.openSample(/Two families/);
+	await app.goTo('Bench');
+	for (const name of ['Best aperture', 'Front or back', 'My hands']) {
+		await page.getByRole('button', { name }).click();
+		await expect(page.getByRole('heading', { level: 2, name })).toBeVisible();
+		await noMetres(app, name);
+	}
+	const chart = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'The chart as PDF' }).click();
+	await chart;
+	await expect(page.getByText('The line on it must be 5.9 in long.')).toBeVisible();
+	await noMetres(app, 'the chart');
+});

@@ -11,6 +11,8 @@ import { Pyramid, type Place } from './faces/pyramid';
 import { clippedShare, patchAt } from './patch';
 import type { OpenPicture } from './read/openPicture';
 import { localMsOf } from './read/takenAt';
+import { smaller } from './smallPicture';
+import { STRIP_PX } from './strip';
 
 /** Everything that is measured of a photograph that came home. The picture is given back. */
 
@@ -25,6 +27,14 @@ const NOSE = 4;
 const FOREHEAD = 10;
 const BROW = 151;
 
+/** What was measured of a picture, and the picture for a strip, which costs next to nothing once it is open. */
+export interface MeasuredPicture {
+	readonly measured: MeasuredFrame;
+	readonly small: Blob;
+}
+
+const STRIP_QUALITY = 0.85;
+
 /**
  * Measures a picture: every face's eyes, nose and hair.
  * @param before where faces were a moment before
@@ -35,9 +45,9 @@ export async function measureFrame(
 	{ bitmap, facts }: OpenPicture,
 	pauses: Pauses,
 	before: readonly FaceBox[] = []
-): Promise<MeasuredFrame> {
+): Promise<MeasuredPicture> {
+	const pyramid = new Pyramid(bitmap);
 	try {
-		const pyramid = new Pyramid(bitmap);
 		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
 		const found =
 			before.length > 0
@@ -50,7 +60,8 @@ export async function measureFrame(
 		}
 		const whole = { x: size.widthPx / 2, y: size.heightPx / 2 };
 		const reach = Math.max(size.widthPx, size.heightPx) / 2;
-		return {
+		const small = await smaller(pyramid.atLeast(STRIP_PX), STRIP_PX, STRIP_QUALITY);
+		const measured = {
 			name: name.slice(0, 300),
 			localMs: localMsOf(facts.takenAt),
 			facts,
@@ -59,7 +70,9 @@ export async function measureFrame(
 			faces: faces.toSorted((a, b) => a.left.x - b.left.x),
 			pointed: []
 		};
+		return { measured, small };
 	} finally {
+		pyramid.dispose();
 		bitmap.close();
 	}
 }

@@ -3,7 +3,7 @@ import { middleOf } from '$core/review/people';
 import type { FaceBox } from './faces/detect';
 import type { Pauses } from './faces/findFaces';
 import type { FaceModels } from './faces/models';
-import { measureFrame } from './measureFrame';
+import { measureFrame, type MeasuredPicture } from './measureFrame';
 import type { OpenPicture } from './read/openPicture';
 import { localMsOf } from './read/takenAt';
 
@@ -26,14 +26,15 @@ export class Series {
 		name: string,
 		picture: OpenPicture,
 		pauses: Pauses
-	): Promise<MeasuredFrame> {
+	): Promise<MeasuredPicture> {
 		const { bitmap, facts } = picture;
 		const likely = this.#likelyIn(bitmap.width, localMsOf(facts.takenAt));
 		this.#since = likely.length > 0 ? this.#since + 1 : 0;
-		const measured = await measureFrame(models, name, picture, pauses, likely);
+		const result = await measureFrame(models, name, picture, pauses, likely);
+		const { measured } = result;
 		// somebody who was hidden for one frame is looked for in the next
 		if (measured.faces.length >= likely.length) this.#last = measured;
-		return measured;
+		return result;
 	}
 
 	#likelyIn(widthPx: number, localMs: number | null): FaceBox[] {

@@ -1,5 +1,7 @@
+import type { Source } from './faces/pyramid';
+
 /** A picture with so many pixels along its long side at most, as a JPEG without facts. */
-export async function smaller(bitmap: ImageBitmap, longPx: number, quality: number): Promise<Blob> {
+export async function smaller(bitmap: Source, longPx: number, quality: number): Promise<Blob> {
 	const share = Math.min(1, longPx / Math.max(bitmap.width, bitmap.height));
 	const canvas = new OffscreenCanvas(
 		Math.round(bitmap.width * share),

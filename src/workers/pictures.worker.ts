@@ -23,6 +23,12 @@ interface Keyed {
 }
 
 export type PicturesQuestions = {
+	/** For a strip: the picture is opened, made small, and given back. Null where the file is none. */
+	readonly strip: {
+		question: { readonly file: Blob; readonly longPx: number };
+		partial: never;
+		answer: Blob | null;
+	};
 	/** At most so long, upright; null where the file is no picture. */
 	readonly small: {
 		question: { readonly file: Blob; readonly longPx: number; readonly key: string };
@@ -42,7 +48,7 @@ export type PicturesQuestions = {
 	};
 };
 
-/** So many of 24 megapixels are 0.2 GB; there are two of these workers. */
+/** So many of 24 megapixels are 0.2 GB. */
 const MOST_HELD = 2;
 const QUALITY = 0.85;
 
@@ -63,6 +69,16 @@ function opened(file: Blob, key: string): Promise<ImageBitmap | null> {
 }
 
 serve<PicturesQuestions>({
+	async strip({ file, longPx }) {
+		const opening = await openPicture(file);
+		if (!opening.ok) return null;
+		const { bitmap } = opening.picture;
+		try {
+			return await smaller(bitmap, longPx, QUALITY);
+		} finally {
+			bitmap.close();
+		}
+	},
 	async small({ file, longPx, key }) {
 		const whole = await opened(file, key);
 		return whole && smaller(whole, longPx, QUALITY);

@@ -1,5 +1,5 @@
-import type { MeasuredFrame } from '$core/format/review';
 import { faceModels } from '../photograph/faces/models';
+import type { MeasuredPicture } from '../photograph/measureFrame';
 import { openPicture, type PictureProblem } from '../photograph/read/openPicture';
 import { Series } from '../photograph/series';
 import { serve } from './protocol';
@@ -7,7 +7,7 @@ import { serve } from './protocol';
 /** Measures photographs that came home, one at a time; the page has two of these. */
 
 export type Measuring =
-	| { readonly ok: true; readonly measured: MeasuredFrame }
+	| ({ readonly ok: true } & MeasuredPicture)
 	| { readonly ok: false; readonly problem: PictureProblem };
 
 export type ReviewQuestions = {
@@ -25,6 +25,6 @@ serve<ReviewQuestions>({
 		const [opening, models] = await Promise.all([openPicture(file), faceModels()]);
 		if (!opening.ok) return opening;
 		const pauses = { breathe, tell: () => undefined };
-		return { ok: true, measured: await series.measure(models, name, opening.picture, pauses) };
+		return { ok: true, ...(await series.measure(models, name, opening.picture, pauses)) };
 	}
 });

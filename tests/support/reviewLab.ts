@@ -103,7 +103,7 @@ export const reviewLab = {
 		const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
 		const opening = await openPicture(new Blob([bytes]));
 		if (!opening.ok) throw new Error(opening.problem);
-		return series.measure(await faceModels(), name, opening.picture, ALONE);
+		return (await series.measure(await faceModels(), name, opening.picture, ALONE)).measured;
 	}
 };
 

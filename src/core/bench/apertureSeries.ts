@@ -168,7 +168,7 @@ function movedFrom(first: MeasuredChart, { seen, widthPx }: MeasuredChart): numb
 }
 
 /** How much the light differs between frames of one exposure, or of what should be one, stops. */
-export function flickerOf(frames: readonly MeasuredChart[]): number {
+function flickerOf(frames: readonly MeasuredChart[]): number {
 	const byExposure = new Map<string, number[]>();
 	for (const { facts, paper } of frames) {
 		const { fNumber, shutterS, iso } = facts;

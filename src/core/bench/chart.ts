@@ -17,7 +17,7 @@ export const PAPERS: Readonly<
 
 export type ChartKind = 'sharpness' | 'scale';
 
-export interface PointMm {
+interface PointMm {
 	readonly x: number;
 	readonly y: number;
 }
@@ -25,13 +25,13 @@ export interface PointMm {
 type Outline = readonly (readonly [x: number, y: number])[];
 
 /** A black shape, and what is left white inside it. */
-export interface ChartShape {
+interface ChartShape {
 	readonly outline: Outline;
 	readonly hole?: Outline;
 }
 
 /** A ring by which a photograph of the chart is recognised; with a dot in its middle, or without. */
-export interface Mark extends PointMm {
+interface Mark extends PointMm {
 	readonly hasDot: boolean;
 }
 

@@ -7,7 +7,7 @@ import type { MeasuredChart } from './measuredChart';
 /**
  * How steady one’s own hands are (section 12): the chart taken by hand at several shutters.
  */
-export interface Hands {
+interface Hands {
 	/** Scale of Rayleigh’s distribution of the shake, mm/s on the sensor, and its 95 % as a share; null where too few were seen. */
 	readonly shakeMmPerS: Measured | null;
 	/** How far the body stands from where it stood, forward and back: its spread, mm. */
@@ -23,7 +23,7 @@ export interface Measured {
 	readonly count: number;
 }
 
-export interface HandsFrame {
+interface HandsFrame {
 	readonly name: string;
 	readonly shutterS: number;
 	/** How far the picture moved while the shutter was open, px. */

@@ -2,7 +2,7 @@ import { imageDistanceMm } from '../geometry/thinLens';
 import { conditionsOf, focusUnitMm } from '../odds/conditions';
 import { median } from '../numeric/median';
 import { ASSUMED } from '../tables/spreads';
-import type { SetOfShot } from './learn';
+import type { SetOfShot } from './setOfShot';
 import { SPREADS_TO_ENDS } from './whereFocusFell';
 
 /** How far frames are focused from what was meant, and what of it is focusing, what the sway of the camera. */

@@ -1,10 +1,8 @@
-import type { Shot } from '../format/shot';
-import { FOCUSING_KEYS, focusingKey, type Handling } from '../odds/conditions';
+import { FOCUSING_KEYS, focusingKey } from '../odds/conditions';
 import { rayleighScale } from '../numeric/rayleigh';
-import type { Take } from '../study/candidate';
 import { ASSUMED, type SpreadKey } from '../tables/spreads';
 import { biasOf, focusErrors, focusingSpread, swayTimes } from './focusErrors';
-import type { ReviewedSet } from './reviewSet';
+import type { SetOfShot } from './setOfShot';
 import { shakeRates } from './shakeRates';
 
 /**
@@ -24,15 +22,6 @@ export interface Learned {
 	readonly lens: string | null;
 	readonly frames: number;
 	readonly value: number;
-}
-
-/** The frames of a shot, as they were planned and as they came home. */
-export interface SetOfShot {
-	readonly shot: Shot;
-	readonly set: ReviewedSet;
-	/** The take that was planned, and how it is focused. */
-	readonly take: Take;
-	readonly handling: Handling;
 }
 
 /** Ways of holding the camera that have a sway worth measuring. */

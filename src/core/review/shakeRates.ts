@@ -2,7 +2,7 @@ import type { Rate } from '../numeric/rayleigh';
 import { LEAST_STREAK_PX } from '../measure/spread';
 import { conditionsOf } from '../odds/conditions';
 import { ASSUMED } from '../tables/spreads';
-import type { SetOfShot } from './learn';
+import type { SetOfShot } from './setOfShot';
 import type { ReviewedFrame } from './reviewSet';
 
 /** How fast the picture shook on the sensor in each frame, against what is allowed at one over the focal length. */

@@ -90,7 +90,7 @@ export type Spreads = Readonly<Record<SpreadKey, number>> & {
 };
 
 /** How far a lens focuses in front. */
-export interface LensBias {
+interface LensBias {
 	/** At the sensor; behind is negative. */
 	readonly biasMm: number;
 	/** Frames that it was measured in. */

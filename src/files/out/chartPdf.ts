@@ -58,6 +58,10 @@ export async function chartPdf(
 	const below = await write(TITLES[kind], heightMm / 2 - WORDS_MM.fromTop, WORDS_MM.width, true);
 	await write(HOW, below, WORDS_MM.width);
 	const [from] = chart.length;
-	await write(`${CHECK_LENGTH_MM} mm (${(CHECK_LENGTH_MM / 25.4).toFixed(2)} in)`, from.y + 3, CHECK_LENGTH_MM - 8);
+	await write(
+		`${CHECK_LENGTH_MM} mm (${(CHECK_LENGTH_MM / 25.4).toFixed(2)} in)`,
+		from.y + 3,
+		CHECK_LENGTH_MM - 8
+	);
 	return doc.save();
 }

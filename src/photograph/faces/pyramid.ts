@@ -39,6 +39,23 @@ export class Pyramid {
 		}
 	}
 
+	/** The smallest of them that is still so long. */
+	atLeast(longPx: number): Source {
+		return (
+			this.#levels.findLast(({ width, height }) => Math.max(width, height) >= longPx) ??
+			(this.#levels[0] as Source)
+		);
+	}
+
+	/** Gives the halved pictures back at once: whoever collects what is not used any more does not see how large they are. */
+	dispose(): void {
+		for (const level of this.#levels) {
+			if (!(level instanceof OffscreenCanvas)) continue;
+			level.width = 0;
+			level.height = 0;
+		}
+	}
+
 	/**
 	 * The pixels of an upright square as they are, not drawn anew: of the picture halved so many times. The
 	 * middle is in pixels of the picture; beyond its edge the edge goes on.

@@ -64,16 +64,17 @@ const TagsSchema = z.object({
 	Orientation: numberTag
 });
 
-/** Bytes from the start of a file among which its tags are looked for. */
-const HEAD_BYTES = 4_000_000;
+/** Bytes from the start of a file among which its tags are looked for: a JPEG has them before anything else. */
+const HEAD_BYTES = { jpeg: 400_000, other: 4_000_000 } as const;
 /** What a camera writes for a subject farther than it can tell. */
 const FARTHEST_M = 500;
 
 /** What is said; nothing at all where nothing can be read. */
 export async function factsOf(
-	file: Blob
+	file: Blob,
+	kind: keyof typeof HEAD_BYTES = 'other'
 ): Promise<PhotographFacts & { readonly orientation: number }> {
-	const tags = await tagsOf(file);
+	const tags = await tagsOf(file, HEAD_BYTES[kind]);
 	const distance = tags.SubjectDistance;
 	return {
 		bodyName: tags.Model,
@@ -96,9 +97,9 @@ export async function factsOf(
 	};
 }
 
-async function tagsOf(file: Blob): Promise<z.output<typeof TagsSchema>> {
+async function tagsOf(file: Blob, headBytes: number): Promise<z.output<typeof TagsSchema>> {
 	try {
-		const head = await file.slice(0, HEAD_BYTES).arrayBuffer();
+		const head = await file.slice(0, headBytes).arrayBuffer();
 		return TagsSchema.parse(ExifReader.load(head, { includeTags: { exif: TAGS } }));
 	} catch {
 		return TagsSchema.parse({});

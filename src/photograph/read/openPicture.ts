@@ -39,7 +39,7 @@ export async function openPicture(file: Blob): Promise<Opening> {
 	if (file.size > MOST_BYTES) return refused('too-large');
 	const kind = kindOf(new Uint8Array(await file.slice(0, KIND_BYTES).arrayBuffer()));
 	if (!kind) return refused('unknown-kind');
-	const { orientation, ...facts } = await factsOf(file);
+	const { orientation, ...facts } = await factsOf(file, kind === 'jpeg' ? 'jpeg' : 'other');
 	if (kind !== 'tiff') return decoded(file, kind, facts, 1);
 	const raw = await rawPicture(file);
 	if (!raw) return refused('no-picture-inside');

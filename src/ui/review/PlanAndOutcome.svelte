@@ -1,7 +1,8 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { expectedShare } from '$core/review/expected';
-	import { learn, type Learned, type SetOfShot } from '$core/review/learn';
+	import { learn, type Learned } from '$core/review/learn';
+	import type { SetOfShot } from '$core/review/setOfShot';
 	import { techniqueOf } from '$core/study/technique';
 	import { biasMmOf } from '$core/tables/spreads';
 	import { causesWords, learnedWords, outcomeWords } from '$words/review';

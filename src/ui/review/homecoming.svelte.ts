@@ -10,6 +10,7 @@ import { measuringPorts } from '../../workers/ports';
 import type { FrameShelf } from '$data/frameShelf';
 import { PROBLEM_WORDS } from '../photograph/problems';
 import { isPicture, isSidecar } from './pictureFiles';
+import { putSmallPicture } from './pictures';
 
 /** A file that came home: what is known of it so far. */
 export interface HomeFile {
@@ -106,8 +107,10 @@ export class Homecoming {
 					const { id, name, file } = next;
 					try {
 						const answer = await port.ask('measure', { file, name }, { signal });
-						if (answer.ok) this.#settle(id, { measured: answer.measured });
-						else this.#settle(id, { problem: PROBLEM_WORDS[answer.problem] });
+						if (answer.ok) {
+							putSmallPicture(file, answer.small);
+							this.#settle(id, { measured: answer.measured });
+						} else this.#settle(id, { problem: PROBLEM_WORDS[answer.problem] });
 					} catch (error) {
 						this.#taken.delete(id);
 						if (signal.aborted) break;

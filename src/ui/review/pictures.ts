@@ -1,5 +1,6 @@
 import type { PointedSpot } from '$core/format/review';
 import type { Pointing } from '../../photograph/follow';
+import { STRIP_PX } from '../../photograph/strip';
 import { lookingPort, picturesPort, type Piece } from '../../workers/ports';
 
 /** Pictures of files that came home, made beside the page; it keeps what is small. */
@@ -14,8 +15,7 @@ export function keyOf(file: File): string {
 	return known;
 }
 
-/** Pixels along the long side: on the strip, and on a whole screen. */
-const STRIP_PX = 320;
+/** Pixels along the long side on a whole screen. */
 const SCREEN_PX = 1600;
 /** So many are kept of what was looked at: 0.3 MB each. */
 const MOST_LARGE = 40;
@@ -23,12 +23,17 @@ const MOST_PIECES = 240;
 
 const strip = new WeakMap<File, Promise<string>>();
 
+/** Keeps the small picture of a file that was opened anyway. */
+export function putSmallPicture(file: File, small: Blob): void {
+	if (!strip.has(file)) strip.set(file, Promise.resolve(URL.createObjectURL(small)));
+}
+
 /** Address of the small picture of a file; empty where it is none. */
 export function smallPicture(file: File): Promise<string> {
 	const made =
 		strip.get(file) ??
 		picturesPort
-			.ask('small', { file, longPx: STRIP_PX, key: keyOf(file) })
+			.ask('strip', { file, longPx: STRIP_PX })
 			.then((blob) => (blob ? URL.createObjectURL(blob) : ''))
 			.catch(() => '');
 	strip.set(file, made);
