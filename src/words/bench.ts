@@ -23,6 +23,7 @@ export const TRY_PROBLEM_WORDS: Readonly<Record<TryProblem, string>> = {
 	angle: 'The chart should be seen at 45 degrees: turn it, not the camera.',
 	beyond:
 		'The sharpest place is at the end of the scale, or beyond it. Focus on the upright line; go farther away if it stays so.',
+	'too-small': 'The bars are too small in the picture. Go nearer, or take the file at full size.',
 	'too-blurred': 'Nothing of the scale is sharp. Focus on the upright line, at the widest aperture.'
 };
 

@@ -1,7 +1,7 @@
 import { mean } from '../numeric/mean';
 import { engraved } from '../optics/fNumber';
 import { CORNERS, type Corner, type Spot } from './chart';
-import { intervalOf, type Interval } from '../numeric/interval';
+import { intervalsOf, type Interval } from '../numeric/interval';
 import type { MeasuredChart } from './measuredChart';
 
 /**
@@ -68,17 +68,20 @@ export function apertureSeries(frames: readonly MeasuredChart[]): SeriesReading 
 	const problem = problemOf(frames);
 	if (problem) return { ok: false, problem };
 	const numbers = [...new Set(frames.map(fNumberOf))].toSorted((a, b) => a - b);
-	const stops = numbers.flatMap((fNumber): ApertureStop[] => {
+	const known = numbers.flatMap((fNumber) => {
 		const its = frames.filter((frame) => fNumberOf(frame) === fNumber);
 		const values = its.flatMap((frame) => spotOf(frame, 'centre') ?? []);
-		if (values.length === 0) return [];
+		return values.length > 0 ? [{ fNumber, its, values }] : [];
+	});
+	const centres = intervalsOf(known.map(({ values }) => values));
+	const stops = known.map(({ fNumber, its }, i): ApertureStop => {
 		const corners = Object.fromEntries(
 			CORNERS.map((corner) => {
 				const seen = its.flatMap((frame) => spotOf(frame, corner) ?? []);
 				return [corner, seen.length > 0 ? mean(seen) : null];
 			})
 		) as Record<Corner, number | null>;
-		return [{ fNumber, centre: intervalOf(values), corners }];
+		return { fNumber, centre: centres[i] as Interval, corners };
 	});
 	if (stops.length < LEAST_STOPS) {
 		return { ok: false, problem: { code: 'few-apertures', count: stops.length } };

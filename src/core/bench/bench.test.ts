@@ -104,7 +104,7 @@ describe('the aperture series', () => {
 	it('names the sharpest, and those that are as good', () => {
 		const { stops, best, from, to } = series();
 		expect(there(stops[best]).fNumber).toBe(2.8);
-		// f/4 and f/5.6 lie within its interval, f/2 does not (Student, two values: 12.7 spreads of a mean)
+		// f/4 and f/5.6 lie within its interval, f/2 and f/8 do not
 		expect(there(stops[from]).fNumber).toBe(2.8);
 		expect(there(stops[to]).fNumber).toBe(5.6);
 	});

@@ -78,7 +78,7 @@ const CORNER_SQUARE_MM = 34;
 const CLEAN = 0.66;
 
 /** Bars of the scale: one edge for each of their widths. */
-const BAR_MM = 8;
+const BAR_MM = 10;
 const BAR_HALF_HEIGHT_MM = 21;
 const SCALE_Y_MM = -26;
 /** The line that is focused on. */

@@ -36,7 +36,9 @@ export type TryProblem =
 	| 'angle'
 	/** The sharpest place is at the end of the scale, or beyond. */
 	| 'beyond'
-	| 'too-blurred';
+	| 'too-blurred'
+	/** The bars are too narrow in the picture. */
+	| 'too-small';
 
 export type TryReading =
 	| { readonly ok: true; readonly try: FocusTry }
@@ -47,6 +49,8 @@ const ANGLES_DEG = [25, 65] as const;
 /** Edges so sharp against the sharpest make the peak. */
 const PEAK = 0.45;
 const LEAST_EDGES = 4;
+/** More bars that are too narrow leave a side without any. */
+const MOST_SMALL = 0.2;
 
 /**
  * Where a photograph of the scale is sharpest.
@@ -90,6 +94,8 @@ function sharpestAt(edges: readonly MeasuredEdge[]): number | TryProblem {
 	const known = edges
 		.flatMap(({ x, mtf50 }) => (mtf50 === null ? [] : [{ x, mtf50 }]))
 		.toSorted((a, b) => a.x - b.x);
+	const small = edges.filter(({ problem }) => problem === 'too-small').length;
+	if (small > MOST_SMALL * edges.length) return 'too-small';
 	if (known.length < LEAST_EDGES) return 'too-blurred';
 	const most = Math.max(...known.map(({ mtf50 }) => mtf50));
 	const at = known.findIndex(({ mtf50 }) => mtf50 === most);

@@ -13,12 +13,12 @@ const SQUARE_ON = [
 	[660, 568],
 	[40, 568]
 ] as const;
-/** Turned by 45 degrees: the left edge is nearer. */
+/** Turned by 45 degrees, from some 25 focal lengths: the left edge is nearer. */
 const ASLANT = [
-	[120, 90],
-	[560, 170],
-	[560, 530],
-	[120, 610]
+	[80, 35],
+	[600, 75],
+	[600, 625],
+	[80, 665]
 ] as const;
 const UPSIDE_DOWN = [
 	[655, 560],

@@ -17,13 +17,24 @@ const BEYOND = 2.6;
 export const studentT = (freedom: number): number =>
 	STUDENT[freedom - 1] ?? MANY + BEYOND / freedom;
 
-/** The interval of a mean; of a single value it is endless. @throws of nothing */
-export function intervalOf(values: readonly number[]): Interval {
-	const count = values.length;
-	if (count === 0) throw new RangeError('an interval of nothing');
+/**
+ * The intervals of means that follow each other: how much the values of one spread, as a share of it, is taken from it
+ * and its two neighbours together, since they are few. Endless while there is one value of each.
+ */
+export function intervalsOf(groups: readonly (readonly number[])[]): Interval[] {
+	return groups.map((values, i) => {
+		const alike = groups.slice(Math.max(0, i - 1), i + 2);
+		const freedom = alike.reduce((sum, { length }) => sum + length - 1, 0);
+		const [middle, count] = [mean(values), values.length];
+		if (freedom === 0) return { mean: middle, low: -Infinity, high: Infinity, count };
+		const share = Math.sqrt(alike.reduce((sum, one) => sum + squaresOf(one), 0) / freedom);
+		const reach = (studentT(freedom) * share * middle) / Math.sqrt(count);
+		return { mean: middle, low: middle - reach, high: middle + reach, count };
+	});
+}
+
+/** Sum of the squares of how far values lie from their mean, as shares of it. */
+function squaresOf(values: readonly number[]): number {
 	const middle = mean(values);
-	if (count === 1) return { mean: middle, low: -Infinity, high: Infinity, count };
-	const spread = Math.sqrt(values.reduce((sum, one) => sum + (one - middle) ** 2, 0) / (count - 1));
-	const reach = (studentT(count - 1) * spread) / Math.sqrt(count);
-	return { mean: middle, low: middle - reach, high: middle + reach, count };
+	return values.reduce((sum, one) => sum + (one / middle - 1) ** 2, 0);
 }

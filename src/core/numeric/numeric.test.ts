@@ -1,4 +1,4 @@
-import { intervalOf, studentT } from './interval';
+import { intervalsOf, studentT } from './interval';
 import { medianInterval } from './median';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -39,17 +39,18 @@ describe('the last value that holds', () => {
 
 describe('between which a middle lies', () => {
 	it('is as far as Student’s table says', () => {
-		// five values around 10 with a spread of 1: 2.776 / √5
-		const values = [10 - Math.sqrt(2), 10 - Math.SQRT1_2, 10, 10 + Math.SQRT1_2, 10 + Math.sqrt(2)];
-		const spread = Math.sqrt((2 * 2 + 2 * 0.5) / 4);
-		const { mean, high, low } = intervalOf(values);
-		expect(mean).toBeCloseTo(10, 9);
-		expect(high - 10).toBeCloseTo((2.776 * spread) / Math.sqrt(5), 3);
-		expect(low).toBeCloseTo(20 - high, 9);
+		// two groups of three, each with a spread of a tenth of it: 2.776 at four degrees of freedom
+		const [ten, five] = intervalsOf([
+			[9, 10, 11],
+			[4.5, 5, 5.5]
+		]);
+		expect(ten).toMatchObject({ mean: 10, count: 3 });
+		expect((ten?.high ?? 0) - 10).toBeCloseTo((2.776 * 0.1 * 10) / Math.sqrt(3), 6);
+		expect(5 - (five?.low ?? 0)).toBeCloseTo((2.776 * 0.1 * 5) / Math.sqrt(3), 6);
 		// tables: 2.086 at 20 degrees of freedom, 1.984 at 100
 		expect(studentT(20)).toBeCloseTo(2.086, 1);
 		expect(studentT(100)).toBeCloseTo(1.984, 2);
-		expect(intervalOf([3]).high).toBe(Infinity);
+		expect(intervalsOf([[3], [4]])[0]?.high).toBe(Infinity);
 	});
 
 	it('is by order for a median: of nine values the second to the eighth (binomial, 96.1 %)', () => {

@@ -33,7 +33,7 @@
 		if (!series) return [];
 		const pxPerMm = frames[0] ? pxPerMmOf(frames[0]) : null;
 		const limit = (fNumber: number) =>
-			pxPerMm ? perHeight(Math.min(1, diffractionHalf(fNumber) / pxPerMm)) : NaN;
+			pxPerMm ? perHeight(diffractionHalf(fNumber) / pxPerMm) : NaN;
 		return [
 			{ name: 'centre', y: series.stops.map(({ centre }) => perHeight(centre.mean)) },
 			{

@@ -60,9 +60,9 @@
 			what: 'How slow a shutter you hold, and how far you sway.',
 			steps: [
 				'The sharpness chart again, straight on, in good light. Stand as you would at work, camera in the hand.',
-				'Shutter priority, ISO automatic. Six frames or more at a shutter at which nothing shakes (one over sixteen times the focal length),',
-				'then as many at one over the focal length, at twice and at four times that.',
-				'Focus anew for each frame. Choose all of them here.'
+				'Shutter priority, ISO automatic. Six frames at a shutter at which nothing shakes: one over sixteen times the focal length.',
+				'Six frames each at one over the focal length, at twice and at four times that; focus anew for each frame.',
+				'Choose all of them here.'
 			],
 			mistakes: 'Leaning on something for some of them; a new place to stand between frames.',
 			sitting: handsSitting

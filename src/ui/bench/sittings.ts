@@ -10,6 +10,8 @@ import type { RollOrder } from '../../practice/roll';
 /** Sittings with the practice camera, one for each bench, with a lens that has something to be found out. */
 
 const LONG_SIDE_PX = 2400;
+/** The bars of the scale are small in the frame. */
+const SCALE_PX = 4000;
 const STOPS = 6;
 /** So soft may a practice lens be wide open, mm on the sensor; and so far off may it focus, mm before the camera. */
 const SOFT_MM = 0.035;
@@ -47,11 +49,14 @@ const common = ({ body, lens, paper, spreads, seed }: Gear) => {
 /** Two frames at each full stop from the widest. */
 export function apertureSitting(gear: Gear): RollOrder[] {
 	const known = common(gear);
+	// focused once and for all
+	const spreads = { ...gear.spreads, middlePoint: 0, outerPoint: 0, wrongPoint: 0 };
 	const rungs = ladderOf(gear.lens, known.focalMm).filter((_, i) => i % 3 === 0);
 	return rungs.slice(0, STOPS + 1).map((fNumber, i) =>
 		chartRoll({
 			...known,
 			kind: 'sharpness',
+			spreads,
 			fNumber,
 			frames: 2,
 			firstNumber: 1 + 2 * i,
@@ -69,7 +74,10 @@ export function focusSitting(gear: Gear): RollOrder[] {
 	const image = (depthM: number) => imageDistanceMm(known.focalMm, depthM);
 	const biasMm = image(lineM - offMm / 1000) - image(lineM);
 	const spreads = { ...gear.spreads, lensBias: { [gear.lens.name]: { biasMm, frames: 1 } } };
-	return [chartRoll({ ...known, kind: 'scale', spreads, frames: TRIES, firstNumber: 1 })];
+	const longSidePx = Math.min(SCALE_PX, gear.body.sensor.pixelsAcross);
+	return [
+		chartRoll({ ...known, kind: 'scale', longSidePx, spreads, frames: TRIES, firstNumber: 1 })
+	];
 }
 
 /** By hand: at a shutter at which nothing shakes, then at slower ones. */

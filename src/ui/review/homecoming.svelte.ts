@@ -28,6 +28,8 @@ export interface HomeFile {
 export const NO_JOB = 'no job';
 /** Frames are kept in lots: one by one the store would be asked for too often. */
 const LOT = 12;
+/** A worker that has measured so many is ended, and another begins: what it no longer uses is given back at once. */
+const MOST_BY_ONE = 15;
 
 /**
  * The frames of a job that came home: opened, measured two at a time, kept. It goes on while one is elsewhere. Files
@@ -103,7 +105,9 @@ export class Homecoming {
 		const { signal } = this.#control;
 		await Promise.all(
 			measuringPorts.map(async (port) => {
+				let done = 0;
 				for (let next = this.#take(); next && !signal.aborted; next = this.#take()) {
+					if (++done % MOST_BY_ONE === 0) port.stop();
 					const { id, name, file } = next;
 					try {
 						const answer = await port.ask('measure', { file, name }, { signal });
@@ -120,6 +124,8 @@ export class Homecoming {
 				}
 			})
 		);
+		// what they hold is wanted elsewhere
+		for (const port of measuringPorts) port.stop();
 		await this.#keep();
 		this.isMeasuring = false;
 		// what came meanwhile, or what was stopped and begun again

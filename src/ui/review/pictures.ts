@@ -19,7 +19,7 @@ export function keyOf(file: File): string {
 const SCREEN_PX = 1600;
 /** So many are kept of what was looked at: 0.3 MB each. */
 const MOST_LARGE = 40;
-const MOST_PIECES = 240;
+const MOST_PIECES = 60;
 
 const strip = new WeakMap<File, Promise<string>>();
 
