@@ -120,7 +120,6 @@ const PICTURES = [
 			await page.getByRole('button', { name: /^Go to the arrow/ }).waitFor();
 		}
 	],
-	['phone-stage', PHONE, 'day', /Two families/],
 	[
 		'phone-frame',
 		PHONE,

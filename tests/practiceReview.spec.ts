@@ -182,12 +182,13 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 	);
 	// or by one drag, onto a shot that has none yet; and back
 	const shots = page.getByRole('complementary', { name: 'Shots that came home' });
-	await strip(page).first().hover();
+	await page.locator('.strip [aria-pressed=true]').hover();
 	await page.mouse.down();
 	await page.mouse.move(400, 400, { steps: 4 });
 	const toast = shots.getByRole('button', { name: /The toast, seen through glasses none yet/ });
 	await toast.hover();
 	await toast.hover();
+	await expect(page.getByText('Drop the file here')).toBeHidden();
 	await page.mouse.up();
 	await expect(
 		shots.getByRole('button', { name: /The toast, seen through glasses 4 ·/ })

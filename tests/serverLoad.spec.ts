@@ -96,7 +96,7 @@ test('work is given up with its client', async () => {
 			({ status }) => status,
 			() => 'waits'
 		);
-	await expect.poll(soon).toBe(503);
+	await expect.poll(soon, { timeout: 40_000 }).toBe(503);
 	control.abort();
 	expect(await Promise.all(left)).toContain(null);
 	// nobody waits for it any more: there is room at once, and an answer long before minutes have gone

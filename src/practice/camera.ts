@@ -102,7 +102,8 @@ export function beginTile(
 		shutterS: settings.shutterS,
 		roomBelowStops: settings.roomBelowStops,
 		shakeMmPerS: release.shakeMmPerS,
-		softMm: softMmOf(latent)
+		softMm: softMmOf(latent),
+		isExact: latent.charts !== undefined
 	};
 	const glimpses = exposureGlimpses(shutter, count, seed + tile.left + tile.top);
 	const picture = studio.begin(drawn, { glimpses, lampShifts: lampPlaces(shutter) });

@@ -9,6 +9,7 @@ const still: OpenShutter = {
 	shutterS: 1 / 50,
 	roomBelowStops: null,
 	softMm: 0,
+	isExact: false,
 	shakeMmPerS: { x: 0, y: 0 }
 };
 const COUNT = 256;
@@ -72,5 +73,26 @@ describe('glimpses of an exposure', () => {
 		// a pixel alone is spread by 1 over root 12
 		expect(at(1.4)).toBeCloseTo(1 / Math.sqrt(12), 1);
 		expect(at(16)).toBeGreaterThan(1.5 * at(4));
+	});
+});
+
+describe('glimpses of a chart', () => {
+	it('have nothing in common between pixel and opening, not even by chance', () => {
+		const common = (isExact: boolean) => {
+			const glimpses = exposureGlimpses({ ...still, isExact }, 64, 3);
+			const sum = glimpses.reduce((all, { pupil, shiftPx }) => all + pupil.x * shiftPx.x, 0);
+			return Math.abs(sum / 64);
+		};
+		expect(common(true)).toBeLessThan(1e-9);
+		expect(common(false)).toBeGreaterThan(1e-4);
+	});
+
+	it('miss by the cube of their height through a soft lens', () => {
+		const sharp = exposureGlimpses(still, COUNT, 5);
+		const soft = exposureGlimpses({ ...still, softMm: 0.03 }, COUNT, 5);
+		for (const [i, { pupil, shiftPx }] of soft.entries()) {
+			const missedPx = 0.03 * still.pxPerMm * (pupil.x ** 2 + pupil.y ** 2) * pupil.x;
+			expect(shiftPx.x - (sharp[i]?.shiftPx.x ?? NaN)).toBeCloseTo(missedPx, 9);
+		}
 	});
 });

@@ -1,5 +1,6 @@
 import { evenly, shuffled } from '$core/numeric/evenly';
 import { jinc } from '$core/numeric/bessel';
+import { linearFit } from '$core/numeric/linearFit';
 import { Random } from '$core/numeric/random';
 import { WAVELENGTH_MM } from '$core/optics/blur';
 import { FLASH_S } from '$core/study/light';
@@ -18,6 +19,8 @@ export interface OpenShutter {
 	readonly shakeMmPerS: { readonly x: number; readonly y: number };
 	/** How far the edge of the opening misses where it should meet, mm: of a lens that is soft. */
 	readonly softMm: number;
+	/** Focus counts to the millimetre, as of a chart: chance must not look like another one. */
+	readonly isExact: boolean;
 }
 
 /**
@@ -38,14 +41,13 @@ export function exposureGlimpses(shutter: OpenShutter, count: number, seed: numb
 	const pupils = pupilPoints(count, setting.blades);
 	const at = (values: Float64Array, i: number) => values[i] as number;
 	const airyPx = airyUnitMm(setting) * pxPerMm;
-	const still = (inPixel: Float64Array, way: (angle: number) => number) =>
-		unrelated(
-			pupils.map((_, i) => {
-				const angle = 2 * Math.PI * at(angles, i);
-				return at(inPixel, i) - 0.5 + airyQuantile(at(rings, i)) * airyPx * way(angle);
-			}),
-			pupils
-		);
+	const still = (inPixel: Float64Array, way: (angle: number) => number) => {
+		const places = pupils.map((_, i) => {
+			const angle = 2 * Math.PI * at(angles, i);
+			return at(inPixel, i) - 0.5 + airyQuantile(at(rings, i)) * airyPx * way(angle);
+		});
+		return shutter.isExact ? unrelated(places, pupils) : places;
+	};
 	const [across, up] = [still(acrossPixel, Math.cos), still(upPixel, Math.sin)];
 	const softPx = shutter.softMm * pxPerMm;
 	return pupils.map((pupil, i) => {
@@ -69,17 +71,16 @@ export function exposureGlimpses(shutter: OpenShutter, count: number, seed: numb
  * Values without what they happen to have in common with the place in the opening: it would look like another focus, by a
  * few millimetres.
  */
-function unrelated(values: readonly number[], pupils: readonly PupilPoint[]): number[] {
-	const dot = (a: readonly number[], b: readonly number[]) =>
-		a.reduce((sum, one, i) => sum + one * (b[i] as number), 0);
-	let left = [...values];
-	for (const axis of ['x', 'y'] as const) {
-		const places = pupils.map((pupil) => pupil[axis]);
-		const squares = dot(places, places);
-		const slope = squares > 0 ? dot(left, places) / squares : 0;
-		left = left.map((one, i) => one - slope * (places[i] as number));
-	}
-	return left;
+function unrelated(values: readonly number[], pupils: readonly PupilPoint[]): readonly number[] {
+	const slopes = linearFit(
+		pupils.map(({ x, y }, i) => ({ terms: [x, y], value: values[i] as number, weight: 1 }))
+	);
+	if (!slopes) return values;
+	const [slopeX, slopeY] = slopes as [number, number];
+	return values.map((one, i) => {
+		const { x, y } = pupils[i] as PupilPoint;
+		return one - slopeX * x - slopeY * y;
+	});
 }
 
 /** Places that a point of light passes on the sensor, px, no farther apart than a pixel. */

@@ -13,7 +13,7 @@
 	import Notices from './shared/Notices.svelte';
 	import { photographAsked } from './photograph/asked.svelte';
 	import { openSampleDay } from './keeping/sample';
-	import { filesAsked } from './review/asked.svelte';
+	import { filesAsked, FRAMES_DRAGGED } from './review/asked.svelte';
 	import { undoingAt } from './keeping/undoingAt';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './keeping/session.svelte';
@@ -93,7 +93,14 @@
 		else void openings.take(file);
 	}
 
+	/** What is dragged from one place of the app to another is no file. */
+	const hasFiles = ({ dataTransfer }: DragEvent) =>
+		dataTransfer !== null &&
+		dataTransfer.types.includes('Files') &&
+		!dataTransfer.types.includes(FRAMES_DRAGGED);
+
 	function drop(event: DragEvent) {
+		if (!hasFiles(event)) return;
 		event.preventDefault();
 		isDropping = false;
 		const files = [...(event.dataTransfer?.files ?? [])];
@@ -145,10 +152,11 @@
 <svelte:window
 	onkeydown={press}
 	ondragover={(event) => {
+		if (!hasFiles(event)) return;
 		event.preventDefault();
 		isDropping = true;
 	}}
-	ondragleave={(event) => (isDropping = event.relatedTarget !== null)}
+	ondragleave={(event) => (isDropping &&= event.relatedTarget !== null)}
 	ondrop={drop}
 	onpagehide={() => void session.flush()}
 	onbeforeunload={(event) => session.isAtRisk && event.preventDefault()}

@@ -1,5 +1,6 @@
 import { rayleighScale, type Rate } from '../numeric/rayleigh';
 import { mean } from '../numeric/mean';
+import { sinc } from '../numeric/sinc';
 import { FREQUENCIES } from '../measure/slantedEdge';
 import { poseOfChart } from './focusScale';
 import type { MeasuredChart } from './measuredChart';
@@ -143,9 +144,7 @@ export function streakPx(
 		const weights = its.reduce((sum, { weight }) => sum + weight, 0);
 		const cost =
 			its.reduce((sum, { frequency, share, weight }) => {
-				const x = Math.PI * px * frequency;
-				const left = x === 0 ? 1 : Math.abs(Math.sin(x) / x);
-				return sum + weight * (share - left) ** 2;
+				return sum + weight * (share - Math.abs(sinc(px * frequency))) ** 2;
 			}, 0) / weights;
 		if (cost < best.cost) best = { px, cost };
 	}

@@ -1,4 +1,5 @@
 import { linearFit } from '../numeric/linearFit';
+import { sinc } from '../numeric/sinc';
 import { turnedOver, type Region } from './region';
 
 /**
@@ -272,8 +273,6 @@ function noiseOf(shares: Float64Array): number {
 	for (let i = 1; i < count; i++) sum += ((shares[i] as number) - (shares[i - 1] as number)) ** 2;
 	return Math.sqrt(sum / (count - 1) / 2);
 }
-
-const sinc = (x: number): number => (x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x));
 
 /** Where a response falls to a half, cycles per pixel. */
 function halfOf(response: readonly number[]): number | null {

@@ -1,6 +1,6 @@
 import { FOCUSING_KEYS, focusingKey } from '../odds/conditions';
 import { rayleighScale } from '../numeric/rayleigh';
-import { ASSUMED, type SpreadKey } from '../tables/spreads';
+import { ASSUMED, withAssumed, type SpreadKey } from '../tables/spreads';
 import { biasOf, focusErrors, focusingSpread, swayTimes } from './focusErrors';
 import type { SetOfShot } from './setOfShot';
 import { shakeRates } from './shakeRates';
@@ -10,8 +10,6 @@ import { shakeRates } from './shakeRates';
  * with the weight of 20 frames and of the measurement with the weight of its own.
  */
 
-/** What an assumption counts for, frames. */
-const ASSUMED_FRAMES = 20;
 /** Fewer frames say nothing. */
 const LEAST_FRAMES = 8;
 
@@ -32,8 +30,7 @@ export function learn(sets: readonly SetOfShot[]): Learned[] {
 	const learned: Learned[] = [];
 	const told = (key: SpreadKey, measured: number, frames: number, weight = frames) => {
 		if (weight < LEAST_FRAMES) return;
-		const value = (ASSUMED_FRAMES * ASSUMED[key] + weight * measured) / (ASSUMED_FRAMES + weight);
-		learned.push({ key, lens: null, frames, value });
+		learned.push({ key, lens: null, frames, value: withAssumed(key, measured, weight) });
 	};
 	const all = sets.map((one) => ({ one, errors: focusErrors(one) }));
 	const errorsOf = (isMeant: (one: SetOfShot) => boolean) =>
@@ -62,8 +59,8 @@ export function learn(sets: readonly SetOfShot[]): Learned[] {
 		const errors = errorsOf(({ shot }) => shot.lens.name === lens);
 		const bias = errors.length >= LEAST_FRAMES ? biasOf(errors) : null;
 		if (bias === null) continue;
-		const value = (errors.length * bias) / (ASSUMED_FRAMES + errors.length);
-		learned.push({ key: 'biasMm', lens, frames: errors.length, value });
+		const frames = errors.length;
+		learned.push({ key: 'biasMm', lens, frames, value: withAssumed('biasMm', bias, frames) });
 	}
 
 	const rates = sets.flatMap(shakeRates);

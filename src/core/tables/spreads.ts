@@ -105,3 +105,10 @@ export const biasMmOf = ({ biasMm, lensBias = {} }: Spreads, lens: string): numb
 export const ASSUMED: Spreads = Object.fromEntries(
 	Object.entries(SPREADS).map(([key, { initial }]) => [key, initial])
 ) as Record<SpreadKey, number>;
+
+/** What an assumption counts for, frames. */
+const ASSUMED_FRAMES = 20;
+
+/** A spread as it was measured together with what was assumed, by how many frames stand behind each (section 11). */
+export const withAssumed = (key: SpreadKey, measured: number, frames: number): number =>
+	(ASSUMED_FRAMES * ASSUMED[key] + frames * measured) / (ASSUMED_FRAMES + frames);

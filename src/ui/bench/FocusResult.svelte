@@ -5,15 +5,16 @@
 	import type { MeasuredChart } from '$core/bench/measuredChart';
 	import { focusUnitMm } from '$core/odds/conditions';
 	import type { Body } from '$core/format/shot';
+	import { withAssumed } from '$core/tables/spreads';
 	import { biasWords, TRY_PROBLEM_WORDS } from '$words/bench';
 	import { fineLength } from '$words/numbers';
 	import type { KitLens } from '$data/database';
 	import { useKit } from '../kit/kit.svelte';
+	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';
 	import NumberField from '../shared/NumberField.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { CORRECTED } from './bench.svelte';
-	import { useSpreads } from './useSpreads';
 
 	/** Whether the lens focuses in front or behind, by how much, and which correction mends it. */
 	interface Props {
@@ -63,17 +64,13 @@
 	const isUsed = $derived(known !== undefined && known.biasMm === bias?.biasMm);
 	function use() {
 		if (!bias) return;
-		const { spreads } = kit.contents;
 		const unit = focusUnitMm({ lens: entry.lens, body }, entry.lens.focalMm[0]);
-		const isSpreadKnown = bias.tries.length >= LEAST_TRIES;
-		useSpreads(kit, session, 'the lens’s focus was measured', {
-			lensBias: {
-				...spreads.lensBias,
-				[entry.lens.name]: { biasMm: bias.biasMm, frames: bias.tries.length }
-			},
-			...(isSpreadKnown
-				? { measured: { middlePoint: { value: bias.spreadMm / unit, frames: bias.tries.length } } }
-				: {})
+		const { biasMm, spreadMm, tries } = bias;
+		const frames = tries.length;
+		const value = withAssumed('middlePoint', spreadMm / unit, frames);
+		letOddsUse(kit, session.bench, 'the lens’s focus was measured', {
+			spreads: frames >= LEAST_TRIES ? { middlePoint: { value, frames } } : {},
+			lensBias: { [entry.lens.name]: { biasMm, frames } }
 		});
 	}
 </script>

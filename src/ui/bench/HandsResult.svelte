@@ -7,13 +7,14 @@
 	import { stabilisedStops } from '$core/light/shutterFloor';
 	import { shakeUnitMmPerS } from '$core/odds/conditions';
 	import { toleranceMm } from '$core/sharpness/tolerance';
+	import { withAssumed } from '$core/tables/spreads';
 	import { heldWords, HANDS_PROBLEM_WORDS } from '$words/bench';
 	import { shutterWords } from '$words/light';
 	import { fineLength } from '$words/numbers';
 	import { useKit } from '../kit/kit.svelte';
+	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';
 	import { settings } from '../shared/settings.svelte';
-	import { useSpreads, withAssumed } from './useSpreads';
 
 	/** How steady the hands are, at which shutter, and how far the body sways. */
 	interface Props {
@@ -34,6 +35,8 @@
 			: ({ ok: false, problem: 'no-focal' } as const);
 	});
 	const hands = $derived(reading.ok ? reading.hands : null);
+	const shake = $derived(hands?.shakeMmPerS ?? null);
+	const swayMm = $derived(hands?.swayMm ?? null);
 
 	/** Full stops that one shoots by hand at, one over these. */
 	const SHUTTERS = [1000, 500, 250, 125, 60, 30, 15, 8, 4];
@@ -41,7 +44,6 @@
 	const OFTEN = 0.8;
 	const allowedMm = $derived(toleranceMm({ standard: 'screen' }, body.sensor));
 	const slowest = $derived.by(() => {
-		const shake = hands?.shakeMmPerS;
 		if (!shake) return null;
 		const held = SHUTTERS.findLast((n) => heldShare(shake.value, 1 / n, allowedMm) >= OFTEN);
 		return held ? 1 / held : null;
@@ -49,20 +51,17 @@
 	const unit = $derived(
 		shakeUnitMmPerS(body.sensor, focalMm ?? lens.focalMm[0], stabilisedStops(body, lens))
 	);
+	const blended = (key: 'shake' | 'handheldMm', value: number, frames: number) => ({
+		value: withAssumed(key, value, frames),
+		frames
+	});
 	const found = $derived({
-		...(hands?.shakeMmPerS
-			? { shake: { value: hands.shakeMmPerS.value / unit, frames: hands.shakeMmPerS.count } }
-			: {}),
-		...(hands?.swayMm
-			? { handheldMm: { value: hands.swayMm.value, frames: hands.swayMm.count } }
-			: {})
+		...(shake ? { shake: blended('shake', shake.value / unit, shake.count) } : {}),
+		...(swayMm ? { handheldMm: blended('handheldMm', swayMm.value, swayMm.count) } : {})
 	});
 	const isUsed = $derived(
 		Object.entries(found).every(
-			([key, { value, frames }]) =>
-				Math.abs(
-					kit.contents.spreads[key as 'shake'] - withAssumed(key as 'shake', value, frames)
-				) < 1e-9
+			([key, { value }]) => Math.abs(kit.contents.spreads[key as 'shake'] - value) < 1e-9
 		)
 	);
 	const within = ({ low, high }: Measured, words: (value: number) => string) =>
@@ -85,17 +84,17 @@
 			{/if}
 		</strong>
 	</p>
-	{#if hands.shakeMmPerS}
+	{#if shake}
 		<p>
-			Shake: {times(hands.shakeMmPerS.value)} what a small print bears at one over the focal length ({within(
-				hands.shakeMmPerS,
+			Shake: {times(shake.value)} what a small print bears at one over the focal length ({within(
+				shake,
 				times
 			)}).
 		</p>
 	{/if}
-	{#if hands.swayMm}
+	{#if swayMm}
 		<p>
-			You sway {sway(hands.swayMm.value)} forward and back ({within(hands.swayMm, sway)}).
+			You sway {sway(swayMm.value)} forward and back ({within(swayMm, sway)}).
 		</p>
 	{/if}
 	<details>
@@ -110,7 +109,7 @@
 		<Button
 			size="xs"
 			disabled={isUsed}
-			onclick={() => useSpreads(kit, session, 'the hands were measured', { measured: found })}
+			onclick={() => letOddsUse(kit, session.bench, 'the hands were measured', { spreads: found })}
 			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
 		>
 	</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { FRAMES_DRAGGED } from './asked.svelte';
 	import { faceMark, frameWords, inFocusWords } from '$words/review';
 	import { STATE_MARKS } from '$words/states';
 	import type { HomeFile } from './homecoming.svelte';
@@ -53,7 +54,7 @@
 				draggable="true"
 				ondragstart={(event) => {
 					view.look(file.id);
-					event.dataTransfer?.setData('text/x-frames', file.id);
+					event.dataTransfer?.setData(FRAMES_DRAGGED, file.id);
 					// the drag has begun before anything moves
 					requestAnimationFrame(() => (view.isDragging = true));
 				}}

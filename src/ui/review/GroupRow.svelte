@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { FRAMES_DRAGGED } from './asked.svelte';
 	import { judgingPort } from '../../workers/ports';
 	import { Asking } from '../shared/asking.svelte';
 	import type { Group, ReviewView } from './review.svelte';
@@ -38,14 +39,14 @@
 
 <li
 	ondragover={(event) => {
-		if (!event.dataTransfer?.types.includes('text/x-frames')) return;
+		if (!event.dataTransfer?.types.includes(FRAMES_DRAGGED)) return;
 		event.preventDefault();
 		event.stopPropagation();
 		isOver = true;
 	}}
 	ondragleave={() => (isOver = false)}
 	ondrop={(event) => {
-		if (!event.dataTransfer?.types.includes('text/x-frames')) return;
+		if (!event.dataTransfer?.types.includes(FRAMES_DRAGGED)) return;
 		event.preventDefault();
 		event.stopPropagation();
 		isOver = false;

@@ -10,6 +10,7 @@
 	import { oddsPort } from '../../workers/ports';
 	import { askSolution } from '../day/solutions';
 	import { useKit } from '../kit/kit.svelte';
+	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';
 	import { Asking } from '../shared/asking.svelte';
 	import { settings } from '../shared/settings.svelte';
@@ -51,6 +52,7 @@
 			})
 		)
 	);
+	const USED = 'what was learned is used';
 	const own = $derived(kit.contents);
 	const usedNow = ({ key, lens }: Learned) =>
 		lens === null ? own.spreads[key] : biasMmOf(own.spreads, lens);
@@ -59,31 +61,13 @@
 	);
 
 	function use() {
-		const { spreads, measured } = own;
-		const [ofLenses, others] = [true, false].map((isOfALens) =>
-			learned.filter(({ lens }) => (lens !== null) === isOfALens)
-		) as [Learned[], Learned[]];
-		const next = {
-			...spreads,
-			...Object.fromEntries(others.map(({ key, value }) => [key, value])),
-			lensBias: {
-				...spreads.lensBias,
-				...Object.fromEntries(
-					ofLenses.map(({ lens, value, frames }) => [lens, { biasMm: value, frames }])
-				)
-			}
-		};
-		const frames = {
-			...measured,
-			...Object.fromEntries(others.map(({ key, frames }) => [key, frames]))
-		};
-		const again = () => kit.putSpreads(next, frames);
-		again();
-		session.review.did({
-			words: 'what was learned is used',
-			gesture: crypto.randomUUID(),
-			back: () => kit.putSpreads(spreads, measured),
-			again
+		const ofLenses = learned.flatMap(({ lens, value, frames }) =>
+			lens === null ? [] : [[lens, { biasMm: value, frames }] as const]
+		);
+		const others = learned.filter(({ lens }) => lens === null);
+		letOddsUse(kit, session.review, USED, {
+			spreads: Object.fromEntries(others.map(({ key, value, frames }) => [key, { value, frames }])),
+			lensBias: Object.fromEntries(ofLenses)
 		});
 	}
 	const back = () => session.review.undo();
@@ -110,7 +94,7 @@
 		<Button size="xs" disabled={isUsed} onclick={use}
 			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
 		>
-		{#if isUsed && session.review.undoWords === 'what was learned is used'}
+		{#if isUsed && session.review.undoWords === USED}
 			<Button size="xs" color="light" onclick={back}>Back to what it was</Button>
 		{/if}
 	</div>

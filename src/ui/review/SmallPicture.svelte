@@ -29,7 +29,8 @@
 </script>
 
 <span class="small" bind:this={place}>
-	{#if address}<img src={address} alt="" />{:else if !file}<span>choose it again to see it</span
+	{#if address}<img src={address} alt="" draggable="false" />{:else if !file}<span
+			>choose it again to see it</span
 		>{/if}
 </span>
 

@@ -14,3 +14,6 @@ class FilesAsked {
 }
 
 export const filesAsked = new FilesAsked();
+
+/** What is dragged while a frame is on its way to another shot. */
+export const FRAMES_DRAGGED = 'text/x-frames';
