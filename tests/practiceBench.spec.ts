@@ -135,7 +135,7 @@ test('a lens that is off: found to two millimetres, used by the odds, and taken 
 		const shots = await sitting.shoot('scale', { ...own, firstNumber: 1 + taken.length }, true);
 		for (const { measured, focusedM, lineM } of shots) {
 			if (!measured) throw new Error('the scale was not seen');
-			const reading = focusTry(measured, FOCAL_MM, pxPerMmOf(measured) ?? 0);
+			const reading = focusTry(measured, FOCAL_MM, pxPerMmOf(measured, []) ?? 0);
 			if (!reading.ok) throw new Error(reading.problem);
 			const trueMm = 1000 * (lineM - focusedM);
 			const error = Math.abs(reading.try.offMm - trueMm);

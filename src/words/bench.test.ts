@@ -8,10 +8,8 @@ const stop = (fNumber: number, mean: number) => ({
 	corners: { 'top-left': 0.2, 'top-right': 0.2, 'bottom-left': 0.2, 'bottom-right': 0.2 }
 });
 const series: ApertureSeries = {
-	lensName: null,
 	bodyName: null,
 	focalMm: 85,
-	pxPerMm: 100,
 	stops: [stop(1.4, 0.12), stop(2.8, 0.27), stop(4, 0.3), stop(5.6, 0.3), stop(8, 0.26)],
 	best: 2,
 	from: 2,

@@ -1,18 +1,17 @@
+import type { Body } from '../format/shot';
 import { mean } from '../numeric/mean';
 import { engraved } from '../optics/fNumber';
 import { CORNERS, type Corner, type Spot } from './chart';
 import { intervalsOf, type Interval } from '../numeric/interval';
+import { lensOf } from '../photograph/lensOf';
 import type { MeasuredChart } from './measuredChart';
 
 /**
  * At which f-number a lens is sharpest (section 12): a series of photographs of the chart, several at each f-number.
  */
 export interface ApertureSeries {
-	readonly lensName: string | null;
 	readonly bodyName: string | null;
 	readonly focalMm: number | null;
-	/** Pixels of the picture to a millimetre of the sensor; null where the file does not say. */
-	readonly pxPerMm: number | null;
 	/** From the widest f-number. */
 	readonly stops: readonly ApertureStop[];
 	/** Places in `stops`: the sharpest in the centre, the widest that is as good, the narrowest that is. */
@@ -105,10 +104,8 @@ export function apertureSeries(frames: readonly MeasuredChart[]): SeriesReading 
 	return {
 		ok: true,
 		series: {
-			lensName: frame.facts.lensName ?? null,
 			bodyName: frame.facts.bodyName ?? null,
 			focalMm: frame.facts.focalMm ?? null,
-			pxPerMm: pxPerMmOf(frame),
 			stops,
 			best,
 			from,
@@ -128,14 +125,11 @@ function spotOf({ edges }: MeasuredChart, spot: Spot): number | null {
 	return values.length > 0 ? mean(values) : null;
 }
 
-/** Pixels of the picture to a millimetre of the sensor. */
-export function pxPerMmOf({ facts, widthPx, heightPx }: MeasuredChart): number | null {
-	const { planePixels, planeUnit = 2, pixelsAcross = 0, pixelsDown = 0 } = facts;
-	const unitMm = { 2: 25.4, 3: 10 }[planeUnit];
-	if (planePixels === undefined || unitMm === undefined) return null;
-	const longPx = Math.max(widthPx, heightPx);
-	const writtenPx = Math.max(pixelsAcross, pixelsDown) || longPx;
-	return ((planePixels / unitMm) * longPx) / writtenPx;
+/** Pixels of the picture to a millimetre of the sensor, by the kit's bodies or the file; null where neither says. */
+export function pxPerMmOf(frame: MeasuredChart, bodies: readonly Body[]): number | null {
+	const { focalMm } = frame.facts;
+	const lens = lensOf(frame.facts, frame, bodies);
+	return lens && focalMm ? lens.focalPx / focalMm : null;
 }
 
 function problemOf(frames: readonly MeasuredChart[]): SeriesProblem | null {

@@ -87,7 +87,7 @@ export function handsOf(
 		hands: {
 			frames: moved,
 			// the scale of n values is known to 1 / (2 √n) of itself
-			shakeMmPerS: scale === null ? null : within(scale, 1 / (2 * Math.sqrt(seen)), frames.length),
+			shakeMmPerS: scale === null ? null : within(scale, 1 / (2 * Math.sqrt(seen)), rates.length),
 			swayMm: swayOf(frames, focalMm, pxPerMm)
 		}
 	};

@@ -20,6 +20,7 @@
 
 	let { frames, entry, session }: Props = $props();
 	const kit = useKit();
+	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
 	const reading = $derived(apertureSeries(frames));
 	const series = $derived(reading.ok ? reading.series : null);
 	/** Line pairs per height of the picture, of cycles per pixel. */
@@ -31,7 +32,7 @@
 	};
 	const lines = $derived.by(() => {
 		if (!series) return [];
-		const pxPerMm = frames[0] ? pxPerMmOf(frames[0]) : null;
+		const pxPerMm = frames[0] ? pxPerMmOf(frames[0], bodies) : null;
 		const limit = (fNumber: number) =>
 			pxPerMm ? perHeight(diffractionHalf(fNumber) / pxPerMm) : NaN;
 		return [

@@ -11,7 +11,7 @@
 	import FramesIn from './FramesIn.svelte';
 	import HandsResult from './HandsResult.svelte';
 	import SetUp from './SetUp.svelte';
-	import { apertureSitting, focusSitting, handsSitting } from './sittings';
+	import { apertureSitting, focusSitting, handsSitting } from '../../practice/sittings';
 
 	/** One’s own gear and hands, measured at a table. */
 	let { session }: ScreenProps = $props();

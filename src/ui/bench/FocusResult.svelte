@@ -26,13 +26,14 @@
 
 	let { frames, entry, body, session }: Props = $props();
 	const kit = useKit();
+	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
 	/** Fewer tries say little of how they spread. */
 	const LEAST_TRIES = 6;
 
 	const tried = $derived(
 		frames.map((frame) => {
 			const { focalMm } = frame.facts;
-			const pxPerMm = pxPerMmOf(frame);
+			const pxPerMm = pxPerMmOf(frame, bodies);
 			return focalMm && pxPerMm
 				? { frame, reading: focusTry(frame, focalMm, pxPerMm) }
 				: { frame, reading: { ok: false, problem: 'no-focal' } as const };

@@ -26,10 +26,11 @@
 
 	let { frames, body, lens, session }: Props = $props();
 	const kit = useKit();
+	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
 
 	const focalMm = $derived(frames[0]?.facts.focalMm ?? null);
 	const reading = $derived.by(() => {
-		const pxPerMm = frames[0] ? pxPerMmOf(frames[0]) : null;
+		const pxPerMm = frames[0] ? pxPerMmOf(frames[0], bodies) : null;
 		return focalMm && pxPerMm
 			? handsOf(frames, focalMm, pxPerMm)
 			: ({ ok: false, problem: 'no-focal' } as const);

@@ -2,7 +2,8 @@
 	import { FRAMES_DRAGGED } from './asked.svelte';
 	import { judgingPort } from '../../workers/ports';
 	import { Asking } from '../shared/asking.svelte';
-	import type { Group, ReviewView } from './review.svelte';
+	import type { Group } from './group';
+	import type { ReviewView } from './review.svelte';
 
 	/** A shot and its frames, judged together whenever one more is measured. */
 	let { view, group, onput }: { view: ReviewView; group: Group; onput: (groupId: string) => void } =

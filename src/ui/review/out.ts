@@ -9,7 +9,8 @@ import { frameWords, inFocusWords, PART_WORDS, settingsWords } from '$words/revi
 import { picturesPort } from '../../workers/ports';
 import { sidecarOf, type HomeFile } from './homecoming.svelte';
 import { keyOf } from './pictures';
-import type { Group, ReviewView } from './review.svelte';
+import type { Group } from './group';
+import type { ReviewView } from './review.svelte';
 
 /** What goes out of Review: sidecars, a table, a contact sheet. Frames themselves are never written to. */
 

@@ -1,33 +1,17 @@
 import { SvelteMap } from 'svelte/reactivity';
 import { APART, MARKS, type Judgement, type Mark, type MeasuredFrame } from '$core/format/review';
-import type { Body, Shot } from '$core/format/shot';
+import type { Body } from '$core/format/shot';
 import { byOrder } from '$core/numeric/order';
 import { clockByAll, intoShots, signOf, type ShotSign } from '$core/review/intoShots';
-import type { ReviewedFrame, ReviewedSet } from '$core/review/reviewSet';
+import type { ReviewedSet } from '$core/review/reviewSet';
 import { asksForSomething } from '$core/study/study';
 import { MARK_WORDS } from '$words/review';
 import type { Kit } from '../kit/kit.svelte';
 import type { Session } from '../keeping/session.svelte';
 import { LongWork } from '../shared/longWork.svelte';
+import type { Group, Judged } from './group';
 import type { Homecoming, HomeFile } from './homecoming.svelte';
 import { followedIn } from './pictures';
-
-/** The frames of one shot of the day, or those apart from all. */
-export interface Group {
-	/** Id of the shot; `APART` for the others. */
-	readonly id: string;
-	readonly title: string;
-	readonly shot: Shot | null;
-	readonly files: readonly HomeFile[];
-}
-
-/** A frame of the open group that was measured, and how it was judged. */
-export interface Judged {
-	readonly file: HomeFile;
-	readonly reviewed: ReviewedFrame;
-	/** Place in the set. */
-	readonly index: number;
-}
 
 /** The frames that are not measured yet are a group of their own. */
 const WAITING = 'waiting';

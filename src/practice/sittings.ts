@@ -4,8 +4,8 @@ import { ladderOf, widestFNumber } from '$core/optics/fNumber';
 import { imageDistanceMm } from '$core/geometry/thinLens';
 import { Random } from '$core/numeric/random';
 import type { Spreads } from '$core/tables/spreads';
-import { chartDistanceM, chartRoll, type ChartShooting } from '../../practice/chartRoll';
-import type { RollOrder } from '../../practice/roll';
+import { chartDistanceM, chartRoll, type ChartShooting } from './chartRoll';
+import type { RollOrder } from './roll';
 
 /** Sittings with the practice camera, one for each bench, with a lens that has something to be found out. */
 
