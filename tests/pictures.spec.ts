@@ -53,6 +53,11 @@ async function watched(one: Locator) {
 		await change();
 		// unsettled it may be for a moment only
 		await expect.poll(times, { timeout: 30_000 }).toBeGreaterThan(before);
+		// what is worked out meanwhile may change the size of the picture: it has come to rest
+		let last = 0;
+		await expect
+			.poll(async () => last === (last = await times()), { intervals: [1500], timeout: 30_000 })
+			.toBe(true);
 		return hashOf(await latest.evaluateHandle(({ pixels }) => pixels));
 	};
 }
