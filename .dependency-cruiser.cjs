@@ -17,7 +17,8 @@ const CORE = [
 	'photograph',
 	'measure',
 	'review',
-	'bench'
+	'bench',
+	'exercises'
 ];
 
 const coreOneWay = CORE.map((room, i) => ({

@@ -17,7 +17,7 @@ const everything = (app: App): Promise<string> =>
 		const all = [...document.body.querySelectorAll<HTMLElement>('*')];
 		// focal lengths that stand alone are told in millimetres by everybody
 		const focal = all.filter(
-			(one) => one.matches('.floor .lens') || one.textContent?.trim() === 'focal length'
+			(one) => one.matches('.floor .lens, td.lens') || one.textContent?.trim() === 'focal length'
 		);
 		const isFocal = (one: Element) =>
 			focal.some((other) => other === one || other.parentElement === one.parentElement);
@@ -117,11 +117,13 @@ test('the day, its people and its files are in feet', async ({ app, page }) => {
 test('the bench is in feet', async ({ app, page }) => {
 	await app.openSample(/Two families/);
 	await app.goTo('Bench');
-	for (const name of ['Best aperture', 'Front or back', 'My hands']) {
+	const benches = ['Best aperture', 'Front or back', 'My hands', 'Choose a lens'];
+	for (const name of [...benches, 'Three objects', 'Four edges']) {
 		await page.getByRole('button', { name }).click();
 		await expect(page.getByRole('heading', { level: 2, name })).toBeVisible();
 		await noMetres(app, name);
 	}
+	await page.getByRole('button', { name: 'My hands' }).click();
 	const chart = page.waitForEvent('download');
 	await page.getByRole('button', { name: 'The chart as PDF' }).click();
 	await chart;

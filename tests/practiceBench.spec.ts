@@ -1,7 +1,8 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import { extractText, getDocumentProxy } from 'unpdf';
 import { pxPerMmOf } from '$core/bench/apertureSeries';
 import { focusTry } from '$core/bench/focusScale';
 import { imageDistanceMm } from '$core/geometry/thinLens';
@@ -15,8 +16,9 @@ import { pageScript } from './support/harnessScript.mjs';
 type Lab = typeof benchLab;
 interface Sitting {
 	readonly shoot: (...given: Parameters<Lab['shoot']>) => ReturnType<Lab['shoot']>;
+	readonly exercise: (...given: Parameters<Lab['exercise']>) => ReturnType<Lab['exercise']>;
 	/** The files of what was shot, on disk. */
-	readonly paths: (taken: Awaited<ReturnType<Lab['shoot']>>) => string[];
+	readonly paths: (taken: readonly { name: string; base64?: string }[]) => string[];
 }
 
 const test = base.extend<object, { sitting: Sitting }>({
@@ -34,6 +36,11 @@ const test = base.extend<object, { sitting: Sitting }>({
 					page.evaluate((all) => {
 						const { benchLab: lab } = globalThis as unknown as { benchLab: Lab };
 						return lab.shoot(...all);
+					}, given),
+				exercise: (...given) =>
+					page.evaluate((all) => {
+						const { benchLab: lab } = globalThis as unknown as { benchLab: Lab };
+						return lab.exercise(...all);
 					}, given),
 				paths: (taken) =>
 					taken.map(({ name, base64 = '' }) => {
@@ -67,6 +74,7 @@ async function measure(page: Page, paths: readonly string[]) {
 }
 
 const LONG_SIDE_PX = 3000;
+const AGAIN_SEED = 2;
 
 test('a soft lens: its best aperture is found, kept with it, and marked on the ladder', async ({
 	app,
@@ -171,4 +179,72 @@ test('a lens that is off: found to two millimetres, used by the odds, and taken 
 	);
 	await lenses.getByRole('button', { name: /^forget/ }).click();
 	await expect(lenses).toBeHidden();
+});
+
+test('three objects, from files of one’s own: pointed at, judged, on a sheet, in the log', async ({
+	app,
+	page,
+	sitting
+}) => {
+	test.setTimeout(180_000);
+	const files = await sitting.exercise('three-objects', 3);
+	// as a camera names them
+	const own = files.map((file, i) => ({ ...file, name: `own-${i + 1}.jpg` }));
+	await openBench(app, /The couple under the arcade/, 'Three objects');
+	await axe(page, 'main');
+	await page.getByLabel('Choose frames of the exercise').setInputFiles(sitting.paths(own));
+	const objects = page.getByRole('button', { name: /^Tap the/ });
+	const tap = async (place: number) => {
+		await expect(objects).toBeVisible({ timeout: 60_000 });
+		const box = await objects.boundingBox();
+		if (!box) throw new Error('there is no picture');
+		await objects.click({ position: { x: place * box.width, y: box.height / 2 } });
+	};
+	// what is black all over tells nothing
+	await tap(0.25);
+	await expect(page.getByText('tap an edge, or some detail')).toBeVisible();
+	for (const place of [0.285, 0.52, 0.735]) await tap(place);
+	const result = page.getByRole('region', { name: 'Three objects' });
+	await expect(
+		result.getByText(
+			'The first is in focus in frames 1 and 2, the second in frames 3 and 4 and the third in frames 5 and 6.'
+		)
+	).toBeVisible({ timeout: 60_000 });
+	await axe(page, 'main');
+	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'As PDF' }).click();
+	const pdf = await getDocumentProxy(new Uint8Array(readFileSync(await (await download).path())));
+	const { text } = await extractText(pdf, { mergePages: true });
+	for (const caption of ['Three objects', 'on the first', 'on the second', 'on the third']) {
+		expect(text.replace(/\s+/g, ' ')).toContain(caption);
+	}
+
+	await page.getByRole('button', { name: 'Put it in the log' }).click();
+	const log = page.getByRole('region', { name: 'Log of this exercise' });
+	await expect(log.getByRole('listitem')).toHaveCount(1);
+	await expect(log).toContainText('3 of 3');
+	await page.keyboard.press('Control+z');
+	await expect(log).toBeHidden();
+	await page.keyboard.press('Control+y');
+	await expect(log.getByRole('listitem')).toHaveCount(1);
+	// what was measured and what was put down stay; the pictures are not kept
+	await page.reload();
+	await page.getByRole('button', { name: 'Three objects' }).click();
+	await expect(result.getByText(/^The first is in focus in frames 1 and 2/)).toBeVisible();
+	await expect(log).toContainText('3 of 3');
+});
+
+test('four edges: the frame that focused again is told', async ({ sitting, app, page }) => {
+	test.setTimeout(180_000);
+	await openBench(app, /The couple under the arcade/, 'Four edges');
+	// of this seed the camera focuses again in one of five
+	const files = await sitting.exercise('four-edges', AGAIN_SEED);
+	await page.getByLabel('Choose frames of the exercise').setInputFiles(sitting.paths(files));
+	const result = page.getByRole('region', { name: 'Four edges' });
+	await expect(
+		result.getByText(/^Frame \d \(.*\) focused again, .* on the background\.$/)
+	).toBeVisible({
+		timeout: 90_000
+	});
+	await expect(result.getByText(/^The eye is sharp in frame/)).toBeVisible();
 });

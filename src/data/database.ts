@@ -1,10 +1,12 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import { z } from 'zod';
 import { JOB_SHAPE, SLOT_SHAPE } from '$core/format/job';
+import { EXERCISES } from '$core/exercises/exercise';
 import { SpreadsSchema } from '$core/format/odds';
 import { SPREAD_KEYS } from '$core/tables/spreads';
 import { JudgementSchema, MeasuredFrameSchema } from '$core/format/review';
 import { BodySchema, LensSchema } from '$core/format/gear';
+import { LensNotesSchema } from '$core/format/lensNotes';
 import { SharpnessSchema } from '$core/format/sharpness';
 import { ShotSchema } from '$core/format/shot';
 import { BODIES, LENSES } from './kit';
@@ -70,7 +72,11 @@ export const KitLensSchema = z.strictObject({
 	onlyOn: z.string().nullable(),
 	lens: LensSchema,
 	/** As it was measured on the bench. */
-	sharpness: SharpnessSchema.optional()
+	sharpness: SharpnessSchema.optional(),
+	/** What is said of it while a lens is being chosen. */
+	notes: LensNotesSchema.optional(),
+	/** Only weighed against others: one does not have it, and no shot is taken with it. */
+	isWanted: z.literal(true).optional()
 });
 
 /** How much one's own hands and focusing spread; there is one record of it at most. */
@@ -113,6 +119,19 @@ export const FrameRecordSchema = z.strictObject({
 });
 export type FrameRecord = z.infer<typeof FrameRecordSchema>;
 
+/** An exercise that was done: what came out. */
+export const ExerciseRecordSchema = z.strictObject({
+	id: z.string(),
+	exercise: z.enum(EXERCISES),
+	doneAt: z.number(),
+	/** With the practice camera, or from files of one's own. */
+	isPractice: z.boolean(),
+	frames: z.int().nonnegative(),
+	score: z.strictObject({ good: z.int().nonnegative(), of: z.int().positive() }),
+	lensName: z.string().max(80)
+});
+export type ExerciseRecord = z.infer<typeof ExerciseRecordSchema>;
+
 /** The tables whose changes are told to other windows. */
 export type Told = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';
 /** Something that changed, and which window did it. */
@@ -146,6 +165,7 @@ export class Database extends Dexie {
 	readonly changes!: Table<ChangeNote, number>;
 	readonly photographs!: EntityTable<KeptPhotograph, 'id'>;
 	readonly frames!: EntityTable<FrameRecord, 'id'>;
+	readonly exercises!: EntityTable<ExerciseRecord, 'id'>;
 
 	constructor(name: string) {
 		super(name);
@@ -182,6 +202,8 @@ export class Database extends Dexie {
 		this.version(5).stores({ photographs: 'id' });
 		// 6: what was measured of frames that came home
 		this.version(6).stores({ frames: 'id, jobId' });
+		// 7: a log of what was practised
+		this.version(7).stores({ exercises: 'id' });
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());
 			void transaction.table('lenses').bulkAdd(presetLenses());

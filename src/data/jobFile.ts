@@ -11,11 +11,13 @@ export const kitOfFile = ({
 	lenses
 }: Pick<KitContents, 'bodies' | 'lenses'>): KitOfFile => ({
 	bodies: bodies.map(({ id, body }) => ({ id, ...body })),
-	lenses: lenses.map(({ id, onlyOn, lens, sharpness }) => ({
+	lenses: lenses.map(({ id, onlyOn, lens, sharpness, notes, isWanted }) => ({
 		id,
 		...lens,
 		...(onlyOn ? { onlyOn } : {}),
-		...(sharpness ? { sharpness } : {})
+		...(sharpness ? { sharpness } : {}),
+		...(notes ? { notes } : {}),
+		...(isWanted ? { isWanted } : {})
 	}))
 });
 
@@ -27,10 +29,14 @@ export function bodyOfFile(
 	return { id, position, revision: 0, body };
 }
 export function lensOfFile(
-	{ id, onlyOn = undefined, sharpness, ...lens }: KitOfFile['lenses'][number],
+	{ id, onlyOn = undefined, sharpness, notes, isWanted, ...lens }: KitOfFile['lenses'][number],
 	position: number
 ): KitLens {
-	const known = sharpness ? { sharpness } : {};
+	const known = {
+		...(sharpness ? { sharpness } : {}),
+		...(notes ? { notes } : {}),
+		...(isWanted ? { isWanted } : {})
+	};
 	return { id, position, revision: 0, onlyOn: onlyOn ?? null, lens, ...known };
 }
 

@@ -1,7 +1,9 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import { BodySchema, LensSchema } from '$core/format/gear';
+import { KitSchema } from '$core/format/job';
 import { BODIES, LENSES } from './kit';
-import { lensesFor, PRESET_KIT } from './kitContents';
+import { kitOfFile, lensOfFile } from './jobFile';
+import { goingOn, lensesFor, PRESET_KIT } from './kitContents';
 import { Store } from './store';
 
 const inPlace = (a: { position: number }, b: { position: number }) => a.position - b.position;
@@ -36,6 +38,31 @@ describe('the presets', () => {
 		for (const body of ['fullFrame24', 'fullFrame45', 'medium50'] as const) {
 			expect(on(body)).not.toContainEqual(LENSES.zoom1855);
 		}
+	});
+});
+
+describe('a lens that is only weighed against others', () => {
+	const [first] = PRESET_KIT.lenses;
+	if (!first) throw new Error('no presets');
+	const wanted = {
+		...first,
+		id: 'wanted',
+		lens: { ...first.lens, name: 'not mine' },
+		isWanted: true as const
+	};
+	const kit = { lenses: [...PRESET_KIT.lenses, wanted] };
+
+	it('goes on the body, but no shot is taken with it', () => {
+		expect(goingOn(kit.lenses, BODIES.fullFrame24)).toContain(wanted);
+		expect(lensesFor(kit, BODIES.fullFrame24)).not.toContain(wanted.lens);
+	});
+
+	it('comes back from a file as it was, with what was said of it', () => {
+		const notes = { praise: 'sharp', complaints: 'heavy', weightG: 950, isShortlisted: true };
+		const file = kitOfFile({ bodies: [], lenses: [{ ...wanted, notes }] });
+		const [read] = KitSchema.parse(JSON.parse(JSON.stringify(file))).lenses;
+		if (!read) throw new Error('no lens');
+		expect(lensOfFile(read, wanted.position)).toEqual({ ...wanted, notes });
 	});
 });
 

@@ -24,14 +24,23 @@ export const PRESET_KIT: KitContents = {
 };
 
 /**
- * The lenses that go on a body: what is built into one goes on no other, and it takes no other; none
+ * The lenses of the kit that one has and that go on a body: what is built into one goes on no other, and it takes no other; none
  * whose picture does not reach the corners of its sensor.
  */
 export function lensesFor(
 	{ lenses }: Pick<KitContents, 'lenses'>,
 	{ name, sensor }: Pick<Body, 'name' | 'sensor'>
 ): Lens[] {
+	const owned = lenses.filter(({ isWanted }) => !isWanted);
+	return goingOn(owned, { name, sensor }).map(({ lens }) => lens);
+}
+
+/** Those that go on a body, of some lenses. */
+export function goingOn(
+	lenses: readonly KitLens[],
+	{ name, sensor }: Pick<Body, 'name' | 'sensor'>
+): KitLens[] {
 	const own = lenses.filter(({ onlyOn }) => onlyOn === name);
 	const fitting = own.length > 0 ? own : lenses.filter(({ onlyOn }) => onlyOn === null);
-	return fitting.map(({ lens }) => lens).filter((lens) => covers(lens, sensor));
+	return fitting.filter(({ lens }) => covers(lens, sensor));
 }

@@ -2,7 +2,7 @@ import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
 import { present, startHistory, undo, withStep } from './history';
-import type { Job, ShotRecord, Slot } from './database';
+import type { ExerciseRecord, Job, ShotRecord, Slot } from './database';
 import type { Contents } from './contents';
 import { Store } from './store';
 import { troubleOf } from './trouble';
@@ -131,6 +131,35 @@ describe('photographs that stages were made from', () => {
 		await store.eraseJob('job');
 		expect(await store.photograph('a')).toBeNull();
 		expect(await kept(store, 'b')).toBe('b');
+	});
+});
+
+describe('the log of exercises', () => {
+	const record = (id: string, doneAt: number): ExerciseRecord => ({
+		id,
+		exercise: 'four-edges',
+		doneAt,
+		isPractice: false,
+		frames: 6,
+		score: { good: 4, of: 5 },
+		lensName: 'a lens'
+	});
+
+	it('is read in order of time, also after a restart', async () => {
+		const { store } = newStore('exercises');
+		await store.exercises.put(record('b', 2));
+		await store.exercises.put(record('a', 1));
+		store.close();
+		const { store: again } = newStore('exercises');
+		expect((await again.exercises.all()).map(({ id }) => id)).toEqual(['a', 'b']);
+		await again.exercises.forget('a');
+		expect((await again.exercises.all()).map(({ id }) => id)).toEqual(['b']);
+	});
+
+	it('takes nothing that is no record', async () => {
+		const { store } = newStore('no exercise');
+		await expect(store.exercises.put({ ...record('a', 1), frames: -1 })).rejects.toThrow();
+		expect(await store.exercises.all()).toEqual([]);
 	});
 });
 

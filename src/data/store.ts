@@ -1,5 +1,6 @@
 import { liveQuery, type Subscription, type Table } from 'dexie';
 import type { z } from 'zod';
+import { ExerciseShelf } from './exerciseShelf';
 import { FrameShelf } from './frameShelf';
 import { contentsOf, emptyRows, type Contents } from './contents';
 import {
@@ -51,12 +52,15 @@ export class Store {
 	readonly #db: Database;
 	/** Frames that came home. */
 	readonly frames: FrameShelf;
+	/** What was practised. */
+	readonly exercises: ExerciseShelf;
 	/** Names this window in the log of changes. */
 	readonly #window = crypto.randomUUID();
 
 	constructor(name = 'focalis') {
 		this.#db = new Database(name);
 		this.frames = new FrameShelf(this.#db);
+		this.exercises = new ExerciseShelf(this.#db);
 	}
 
 	/** Everything kept, validated. What does not validate is set aside, not touched. */

@@ -5,6 +5,7 @@ import type { HandsProblem } from '$core/bench/hands';
 import type { ChartFrameProblem } from '$core/bench/measuredChart';
 import type { Interval } from '$core/numeric/interval';
 import { shareOfBest, SOFT_SHARE, type Sharpness } from '$core/format/sharpness';
+import { listed } from './listed';
 import { capital, count, fineLength, fStop, type Units } from './numbers';
 import { shutterWords } from './light';
 
@@ -41,9 +42,6 @@ const CORNER_WORDS: Readonly<Record<Corner, string>> = {
 	'bottom-left': 'bottom left',
 	'bottom-right': 'bottom right'
 };
-
-const listed = (words: readonly string[]): string =>
-	words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 const few = (names: readonly string[]): string =>
 	names.length > 3 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : listed(names);

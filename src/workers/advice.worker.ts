@@ -2,7 +2,9 @@ import { adviceFor, type Advice } from '$core/advice/advice';
 import { aboutCosts, type AboutCost } from '$core/advice/comparisons';
 import { lensWays, type LensWay } from '$core/advice/lensWays';
 import { backRowNearerM, floorPlan, type FloorArea, type FloorPlan } from '$core/advice/standing';
-import type { Lens, Shot } from '$core/format/shot';
+import { lensOnShot, onBody, type LensOnShot } from '$core/advice/lensOnShot';
+import type { Sharpness } from '$core/format/sharpness';
+import type { Body, Lens, Shot } from '$core/format/shot';
 import { chanceOf } from '$core/odds/chanceOf';
 import { engraved } from '$core/optics/fNumber';
 import { measured } from '$core/photograph/stage';
@@ -23,6 +25,20 @@ interface OfKit extends OfShot {
 export type AdviceQuestions = {
 	readonly advice: { question: OfKit; partial: never; answer: Advice[] };
 	readonly ways: { question: OfKit; partial: never; answer: LensWay[] };
+	/** What each of some lenses on a body makes of each of some shots: told shot by shot, in their order. */
+	readonly lensesOnShots: {
+		question: {
+			readonly shots: readonly Shot[];
+			readonly body: Body;
+			readonly lenses: readonly {
+				readonly lens: Lens;
+				readonly sharpness: Sharpness | undefined;
+			}[];
+			readonly spreads: Spreads;
+		};
+		partial: (LensOnShot | null)[];
+		answer: undefined;
+	};
 	/** What the other pictures of an arrangement with an object come to. */
 	readonly abouts: { question: OfShot; partial: never; answer: AboutCost[] };
 	/** How much nearer the back row must stand, m; null when even one row would not hold. */
@@ -49,6 +65,18 @@ const studyOf = ({ shot, spreads }: OfShot) => study(shot, chanceOf(spreads));
 serve<AdviceQuestions>({
 	advice: (asked) => adviceFor(studyOf(asked), asked.lenses),
 	ways: (asked) => lensWays(studyOf(asked), asked.lenses),
+	async lensesOnShots({ shots, body, lenses, spreads }, { tell, breathe }) {
+		for (const shot of shots) {
+			const studied = studyOf({ shot: onBody(shot, body), spreads });
+			const made: (LensOnShot | null)[] = [];
+			for (const { lens, sharpness } of lenses) {
+				made.push(lensOnShot(studied, lens, sharpness));
+				await breathe();
+			}
+			tell(made);
+		}
+		return undefined;
+	},
 	abouts: (asked) => aboutCosts(studyOf(asked)),
 	backRowNearer: (asked) => ({ metres: backRowNearerM(studyOf(asked), asked.fNumberExact) }),
 	measured({ shot, spreads }) {

@@ -19,6 +19,11 @@ export const advicePort = new WorkerPort<AdviceQuestions>(
 	() => new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' })
 );
 
+/** The same for a whole day, beside what is asked of one shot. */
+export const choosingPort = new WorkerPort<AdviceQuestions>(
+	() => new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' })
+);
+
 export const oddsPort = new WorkerPort<OddsQuestions>(
 	() => new Worker(new URL('./odds.worker.ts', import.meta.url), { type: 'module' })
 );

@@ -1,4 +1,5 @@
 import { chartOf, MARK_MM, type ChartKind, type Paper } from '$core/bench/chart';
+import type { ExerciseName } from '$core/exercises/exercise';
 import type { MeasuredChart } from '$core/bench/measuredChart';
 import { cameraPose, framePoint, seenFrom } from '$core/geometry/camera';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
@@ -7,6 +8,7 @@ import { measureChart } from '../../src/photograph/measureChart';
 import { openPicture } from '../../src/photograph/read/openPicture';
 import { chartDistanceM, chartRoll, type ChartShooting } from '../../src/practice/chartRoll';
 import { develop } from '../../src/practice/develop';
+import { exerciseRolls } from '../../src/practice/exerciseRolls';
 import { framesOf, type PlannedFrame } from '../../src/practice/roll';
 import type { Tile } from '../../src/practice/sensor';
 import { base64Of } from './base64';
@@ -87,6 +89,21 @@ function showsChart(shooting: ChartShooting, frame: PlannedFrame): (tile: Tile) 
 }
 
 export const benchLab = {
+	/** The files of an exercise, as the practice camera takes them. */
+	async exercise(name: ExerciseName, seed: number): Promise<{ name: string; base64: string }[]> {
+		studio ??= new Studio(new OffscreenCanvas(1, 1));
+		const [body, lens] = [BODIES.fullFrame24, LENSES.normal50];
+		const spreads = { ...ASSUMED, wrongPoint: 0, middlePoint: 0.05 };
+		const files: { name: string; base64: string }[] = [];
+		for (const order of exerciseRolls(name, { body, lens, otherLens: null, spreads, seed })) {
+			for (const frame of framesOf(order)) {
+				const { jpeg } = await develop(studio, order, frame, ALONE);
+				files.push({ name: frame.name, base64: await base64Of(jpeg) });
+			}
+		}
+		return files;
+	},
+
 	/** Frames of a chart, measured; of each only the chart is drawn. */
 	async shoot(kind: ChartKind, sitting: Sitting, keepsFiles = false): Promise<Taken[]> {
 		studio ??= new Studio(new OffscreenCanvas(1, 1));

@@ -5,7 +5,7 @@
 export function metricLengths(text: string): string[] {
 	const optics = [
 		/\b\d+(?:[.,]\d+)?(?:\s*[–-]\s*\d+(?:[.,]\d+)?)? mm f\/[\d.–-]+/g,
-		/\b(?:at|to|about|Even at) \d+(?:\.\d+)? mm\b/g,
+		/\b(?:[Aa]t|to|about) \d+(?:\.\d+)? mm\b/g,
 		/\b\d+(?:\.\d+)? × \d+(?:\.\d+)? mm\b/g
 	];
 	const rest = optics.reduce((left, one) => left.replace(one, ''), text);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { length, list, number, oneOf, record, text, whole } from './fields';
 import { BUILDS } from '../tables/heads';
 import { BodySchema, LensSchema } from './gear';
+import { LensNotesSchema } from './lensNotes';
 import { SharpnessSchema } from './sharpness';
 import { LIMITS, ShotSchema } from './shot';
 
@@ -109,7 +110,10 @@ export const KitSchema = record('the kit', {
 			/** Name of the body it is built into; missing for one that can be changed. */
 			onlyOn: text('the name of the body', 1, LIMITS.name).optional(),
 			/** Missing for one that nobody measured. */
-			sharpness: SharpnessSchema.optional()
+			sharpness: SharpnessSchema.optional(),
+			notes: LensNotesSchema.optional(),
+			/** One does not have it: it is only weighed against others. */
+			isWanted: z.literal(true, { error: 'wanted must be yes, or missing' }).optional()
 		}),
 		JOB_LIMITS.kit
 	).default([])

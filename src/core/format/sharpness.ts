@@ -14,7 +14,9 @@ export const SharpnessSchema = record('how sharp the lens is', {
 	focalMm: number('the focal length', 4, 800, 'mm'),
 	/** Day of the measurement, ISO. */
 	date: text('the day it was measured', 10, 10),
-	frames: whole('the frames it was measured in', 1, 100_000),
+	frames: whole('the frames it was measured in', 0, 100_000),
+	/** Read somewhere and typed in, instead of measured at one’s own table. */
+	isTyped: z.boolean({ error: 'typed in must be yes or no' }).optional(),
 	/** From the widest f-number; line pairs per height of the picture, where the response has fallen to a half. */
 	stops: list(
 		'the f-numbers',
@@ -28,15 +30,27 @@ export const SharpnessSchema = record('how sharp the lens is', {
 });
 export type Sharpness = z.output<typeof SharpnessSchema>;
 
-/** What of its best a lens gives at an f-number, in the centre; null where that was not measured. */
+/**
+ * What of its best a lens gives at an f-number, in the centre: between two that were measured, by both of them; null
+ * beyond them, and where too much lies between.
+ */
 export function shareOfBest({ stops }: Sharpness, fNumber: number): number | null {
 	const best = Math.max(...stops.map(({ centre }) => centre));
-	const known = stops.find((stop) => Math.abs(Math.log2(stop.fNumber / fNumber)) < SAME_STOP);
-	return known && best > 0 ? known.centre / best : null;
+	const at = ({ fNumber: one }: { readonly fNumber: number }) => Math.log2(one / fNumber);
+	const known = stops.toSorted((a, b) => a.fNumber - b.fNumber);
+	const wider = known.findLast((stop) => at(stop) <= SAME_STOP);
+	const smaller = known.find((stop) => at(stop) >= -SAME_STOP);
+	if (!wider || !smaller || best <= 0) return null;
+	const apart = at(smaller) - at(wider);
+	if (apart > MOST_APART) return null;
+	const part = apart > 0 ? Math.min(1, Math.max(0, -at(wider) / apart)) : 0;
+	return (wider.centre + part * (smaller.centre - wider.centre)) / best;
 }
 
 /** Below so much of its best a lens is soft. */
 export const SOFT_SHARE = 0.8;
 
-/** f-numbers are engraved round: less than a quarter of a stop apart they are the same. */
+/** f-numbers are engraved round: less than a quarter of a stop apart they are the same (powers of two of the f-number). */
 const SAME_STOP = 0.12;
+/** Between f-numbers farther apart than one and a half stops nothing is told. */
+const MOST_APART = 0.75;

@@ -16,6 +16,8 @@ export interface Sheet {
 	readonly title: string;
 	readonly favourite: SheetFrame | null;
 	readonly frames: readonly SheetFrame[];
+	/** How many stand beside each other below the favourite. */
+	readonly columns?: number;
 }
 
 /** Where a frame lies on a sheet, from its top left, in units of the sheet. */
@@ -44,11 +46,11 @@ const LARGE = 0.42;
 
 /** Frames on as many pages as they need, the favourite on top of the first. */
 export function sheetPages(
-	{ favourite, frames }: Sheet,
+	{ favourite, frames, columns = COLUMNS }: Sheet,
 	[width, height]: readonly [number, number]
 ): SheetPage[] {
 	const inner = width - 2 * MARGIN;
-	const column = (inner - (COLUMNS - 1) * GAP) / COLUMNS;
+	const column = (inner - (columns - 1) * GAP) / columns;
 	const box = (column * 2) / 3;
 	const place = (frame: SheetFrame, x: number, y: number, w: number, h: number): Placed => {
 		const share = Math.min(w / frame.widthPx, h / frame.heightPx);
@@ -69,12 +71,12 @@ export function sheetPages(
 		pages[0]?.push(place(favourite, MARGIN, y, inner, large));
 		y += large + CAPTION + GAP;
 	}
-	for (let i = 0; i < frames.length; i += COLUMNS) {
+	for (let i = 0; i < frames.length; i += columns) {
 		if (y + box + CAPTION > height - MARGIN) {
 			pages.push([]);
 			y = MARGIN + TITLE;
 		}
-		frames.slice(i, i + COLUMNS).forEach((frame, k) => {
+		frames.slice(i, i + columns).forEach((frame, k) => {
 			pages.at(-1)?.push(place(frame, MARGIN + k * (column + GAP), y, column, box));
 		});
 		y += box + CAPTION + GAP;

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Paper } from '$core/bench/chart';
+	import { EXERCISES, type ExerciseName } from '$core/exercises/exercise';
 	import type { ScreenProps } from '../screens';
 	import { useKit } from '../kit/kit.svelte';
 	import Pick from '../shared/Pick.svelte';
@@ -7,6 +8,9 @@
 	import ApertureResult from './ApertureResult.svelte';
 	import { BENCH_FRAMES, type BenchName } from './bench.svelte';
 	import ChartOnPaper from './ChartOnPaper.svelte';
+	import ChooseLens from './choose/ChooseLens.svelte';
+	import ExerciseBench from './exercises/ExerciseBench.svelte';
+	import { EXERCISE_TEXTS } from './exercises/texts';
 	import FocusResult from './FocusResult.svelte';
 	import FramesIn from './FramesIn.svelte';
 	import HandsResult from './HandsResult.svelte';
@@ -71,6 +75,8 @@
 	const NAMES = Object.keys(BENCHES) as BenchName[];
 
 	let name = $state<BenchName>('aperture');
+	/** What is open instead of one of them: lenses to choose from, or an exercise. */
+	let instead = $state<ExerciseName | 'choose' | null>(null);
 	let paper = $state<Paper>('a4');
 	let chosenLens = $state('');
 	let chosenBody = $state('');
@@ -79,7 +85,9 @@
 	const bench = $derived(BENCHES[name]);
 	const frames = $derived(BENCH_FRAMES[name]);
 	const gear = $derived(session.shot ?? settings.gear);
-	const { bodies, lenses } = $derived(kit.contents);
+	const { bodies } = $derived(kit.contents);
+	/** Those that one has. */
+	const lenses = $derived(kit.contents.lenses.filter(({ isWanted }) => !isWanted));
 	const facts = $derived(frames.frames[0]?.facts);
 	/** Chosen here, or named by the files, or of the open shot. */
 	const entry = $derived(
@@ -114,20 +122,42 @@
 				<li>
 					<button
 						type="button"
-						aria-current={one === name ? 'true' : undefined}
-						onclick={() => (name = one)}>{BENCHES[one].title}</button
+						aria-current={!instead && one === name ? 'true' : undefined}
+						onclick={() => {
+							name = one;
+							instead = null;
+						}}>{BENCHES[one].title}</button
+					>
+				</li>
+			{/each}
+			<li>
+				<button
+					type="button"
+					aria-current={instead === 'choose' ? 'true' : undefined}
+					onclick={() => (instead = 'choose')}>Choose a lens</button
+				>
+			</li>
+		</ul>
+		<h2 class="small">Exercises</h2>
+		<ul>
+			{#each EXERCISES as one (one)}
+				<li>
+					<button
+						type="button"
+						aria-current={one === instead ? 'true' : undefined}
+						onclick={() => (instead = one)}>{EXERCISE_TEXTS[one].title}</button
 					>
 				</li>
 			{/each}
 		</ul>
 		{#if entry && bodyEntry}
 			<div class="gear">
-				<Pick
-					label="Lens"
-					options={lenses.map(({ id, lens }) => ({ value: id, text: lens.name }))}
-					value={entry.id}
-					onchoose={(id) => (chosenLens = id)}
-				/>
+				{#if instead !== 'choose'}<Pick
+						label="Lens"
+						options={lenses.map(({ id, lens }) => ({ value: id, text: lens.name }))}
+						value={entry.id}
+						onchoose={(id) => (chosenLens = id)}
+					/>{/if}
 				<Pick
 					label="Body"
 					options={bodies.map(({ id, body }) => ({ value: id, text: body.name }))}
@@ -135,7 +165,7 @@
 					onchoose={(id) => (chosenBody = id)}
 				/>
 			</div>
-			{#if known}
+			{#if known && !known.isTyped && instead !== 'choose'}
 				<p class="note">
 					<bdi>{entry.lens.name}</bdi>: sharpness measured on {known.date}, {known.frames} frames, on
 					<bdi>{known.bodyName}</bdi>.
@@ -143,7 +173,13 @@
 			{/if}
 		{/if}
 	</aside>
-	{#if entry && bodyEntry}
+	{#if bodyEntry && instead === 'choose'}
+		<ChooseLens body={bodyEntry} {session} />
+	{:else if entry && bodyEntry && instead && instead !== 'choose'}
+		{#key instead}
+			<ExerciseBench exercise={instead} body={bodyEntry} lens={entry} {session} />
+		{/key}
+	{:else if entry && bodyEntry}
 		<section aria-label={bench.title}>
 			<h2>{bench.title}</h2>
 			<p>{bench.what}</p>
@@ -201,6 +237,9 @@
 	}
 	h2 {
 		font-size: 1.3rem;
+	}
+	.small {
+		font-size: 1rem;
 	}
 	aside li button {
 		width: 100%;

@@ -3,10 +3,11 @@ import type { ChartKind, Paper } from '$core/bench/chart';
 import type { Corrected } from '$core/bench/focusScale';
 import type { MeasuredChart } from '$core/bench/measuredChart';
 import { CHART_PROBLEM_WORDS } from '$words/bench';
-import { benchPort, practicePort, type BenchProblem } from '../../workers/ports';
+import { benchPort, type BenchProblem } from '../../workers/ports';
 import type { RollOrder } from '../../practice/roll';
 import { PROBLEM_WORDS } from '../photograph/problems';
 import { LongWork } from '../shared/longWork.svelte';
+import { shootRolls } from './shootRolls';
 
 /** A file of no use here, and why, in words. */
 export interface PassedOver {
@@ -44,26 +45,15 @@ export class BenchFrames {
 	/** Has the practice camera take rolls of the chart, and measures what it brings. */
 	async shoot(rolls: readonly RollOrder[], paper: Paper): Promise<void> {
 		this.clear();
-		const all = rolls.reduce((sum, { frames }) => sum + frames, 0);
 		await this.work.run(async (signal) => {
-			let done = 0;
-			for (const order of rolls) {
-				const measuring: Promise<void>[] = [];
-				await practicePort.ask(
-					'roll',
-					{ order, from: 0 },
-					{
-						signal,
-						tell: (news) => {
-							if (news.kind === 'share') this.work.share = (done + news.share) / all;
-							if (news.kind !== 'frame') return;
-							done += 1;
-							measuring.push(this.#measure(news.jpeg, news.name, paper, signal));
-						}
-					}
-				);
-				await Promise.all(measuring);
-			}
+			const measuring: Promise<void>[] = [];
+			await shootRolls(
+				rolls,
+				signal,
+				(share) => (this.work.share = share),
+				({ jpeg, name }) => measuring.push(this.#measure(jpeg, name, paper, signal))
+			);
+			await Promise.all(measuring);
 		});
 	}
 

@@ -11,7 +11,6 @@ import {
 	type ShotRecord,
 	type Slot
 } from '$data/database';
-import type { FrameShelf } from '$data/frameShelf';
 import { PRESET_KIT, type KitContents, type MeasuredFrames } from '$data/kitContents';
 import { merged } from '$data/merge';
 import { PART_SCHEMAS, type PartsOf } from '$data/parts';
@@ -215,9 +214,9 @@ export class Library {
 		return this.#store.photograph(shotId);
 	}
 
-	/** What was measured and said of frames that came home. */
-	get frames(): FrameShelf {
-		return this.#store.frames;
+	/** What is only put down and looked up: frames that came home, a log of exercises. */
+	get shelves(): Pick<Store, 'frames' | 'exercises'> {
+		return this.#store;
 	}
 
 	#change<K extends keyof PartsOf>(kind: K, id: string, next: PartsOf[K] | null): void {

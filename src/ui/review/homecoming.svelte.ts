@@ -96,10 +96,21 @@ export class Homecoming {
 		return files.length - pictures.length - files.filter(isSidecar).length;
 	}
 
+	#measuring: Promise<void> | null = null;
+
 	/** Measures what waits, two at a time, until all is or somebody stops it. */
-	async measure(): Promise<void> {
+	measure(): Promise<void> {
 		this.isPaused = false;
-		if (this.isMeasuring) return;
+		this.#measuring ??= this.#measureAll().finally(() => {
+			this.#measuring = null;
+			// what came meanwhile, or what was stopped and begun again
+			if (!this.isPaused && this.waiting.length > 0) return this.measure();
+			return undefined;
+		});
+		return this.#measuring;
+	}
+
+	async #measureAll(): Promise<void> {
 		this.isMeasuring = true;
 		this.#control = new AbortController();
 		const { signal } = this.#control;
@@ -128,8 +139,6 @@ export class Homecoming {
 		for (const port of measuringPorts) port.stop();
 		await this.#keep();
 		this.isMeasuring = false;
-		// what came meanwhile, or what was stopped and begun again
-		if (!this.isPaused && this.waiting.length > 0) void this.measure();
 	}
 
 	pause(): void {

@@ -5,8 +5,11 @@ import { Homecoming, NO_JOB } from './homecoming.svelte';
 const homes = new WeakMap<Session, Map<string, Homecoming>>();
 
 /** What came home of the open job; asked while a component is made. */
-export function homeOf(session: Session): Homecoming {
-	const jobId = session.job?.id ?? NO_JOB;
+export const homeOf = (session: Session): Homecoming =>
+	homeUnder(session, session.job?.id ?? NO_JOB);
+
+/** The frames that are kept under an id of a job, or of something else that frames are opened for. */
+export function homeUnder(session: Session, jobId: string): Homecoming {
 	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- looked up, never followed
 	const known = homes.get(session) ?? new Map<string, Homecoming>();
 	homes.set(session, known);
@@ -14,7 +17,7 @@ export function homeOf(session: Session): Homecoming {
 	if (!home) {
 		// it outlives the component that asks for it
 		$effect.root(() => {
-			home = new Homecoming(session.library.frames, jobId);
+			home = new Homecoming(session.library.shelves.frames, jobId);
 		});
 		home = home as unknown as Homecoming;
 		known.set(jobId, home);

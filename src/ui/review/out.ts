@@ -147,8 +147,21 @@ export async function sidecarsOf(view: ReviewView, existing: 'merge' | 'leave'):
 	return { files, refused };
 }
 
-const FAVOURITE_PX = 1600;
-const SHEET_PX = 640;
+/** Pixels along the long side of the frame that is large on a sheet, and of the others. */
+export const FAVOURITE_PX = 1600;
+export const SHEET_PX = 640;
+
+/** A frame for a sheet, captioned by its name, what it was focused on, and its settings; null where it was not chosen again. */
+export async function sheetFrame(
+	{ name, file, measured }: HomeFile,
+	longPx: number,
+	focus: string
+): Promise<SheetFrame | null> {
+	const jpeg = file && (await picturesPort.ask('small', { file, longPx, key: keyOf(file) }));
+	if (!jpeg || !measured) return null;
+	const caption = [name, focus, settingsWords(measured)].filter(Boolean).join(' · ');
+	return { jpeg, widthPx: measured.widthPx, heightPx: measured.heightPx, caption };
+}
 
 /** The frames of a shot for a contact sheet: those that are not dropped; the favourite large, else the best. */
 export async function sheetOf(view: ReviewView, group: Group) {
@@ -157,16 +170,10 @@ export async function sheetOf(view: ReviewView, group: Group) {
 	const of = reviewedIn(view, group);
 	const favourite =
 		shown.find(({ judgement }) => judgement.isFavourite) ?? shown.find((file) => of(file)?.isGood);
-	const framed = async (file: HomeFile, longPx: number): Promise<SheetFrame | null> => {
-		const jpeg =
-			file.file &&
-			(await picturesPort.ask('small', { file: file.file, longPx, key: keyOf(file.file) }));
-		const { measured } = file;
-		if (!jpeg || !measured) return null;
+	const framed = (file: HomeFile, longPx: number) => {
 		const reviewed = of(file);
 		const focus = reviewed && set ? `on ${inFocusWords(reviewed, set)}` : '';
-		const caption = [file.name, focus, settingsWords(measured)].filter(Boolean).join(' · ');
-		return { jpeg, widthPx: measured.widthPx, heightPx: measured.heightPx, caption };
+		return sheetFrame(file, longPx, focus);
 	};
 	const frames: SheetFrame[] = [];
 	for (const file of shown) {

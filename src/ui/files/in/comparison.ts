@@ -163,13 +163,15 @@ export function compareKit(
 			}),
 		...lenses
 			.filter(
-				({ lens, onlyOn, sharpness }) =>
+				({ lens, onlyOn, sharpness, notes, isWanted }) =>
 					!mine.lenses.some(
 						(one) =>
 							isEqual(one.lens, lens) &&
 							one.onlyOn === onlyOn &&
 							// a file without a measurement takes none away
-							(!sharpness || isEqual(one.sharpness, sharpness))
+							(!sharpness || isEqual(one.sharpness, sharpness)) &&
+							(!notes || isEqual(one.notes, notes)) &&
+							one.isWanted === isWanted
 					)
 			)
 			.map((file) => {

@@ -1,0 +1,371 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import { MOST_SHORTLISTED, type LensNotes } from '$core/format/lensNotes';
+	import type { KitBody, KitLens } from '$data/database';
+	import { reachWords, widestWords } from '$words/choosing';
+	import { distance } from '$words/numbers';
+	import { asksForSomething } from '$core/study/study';
+	import { useKit } from '../../kit/kit.svelte';
+	import LensFields from '../../kit/LensFields.svelte';
+	import type { Session } from '../../keeping/session.svelte';
+	import { settings } from '../../shared/settings.svelte';
+	import { choices, DayByLens, notesOf, overDay, type Filter } from './choosing.svelte';
+	import OptionalNumber from './OptionalNumber.svelte';
+	import ShortlistCard from './ShortlistCard.svelte';
+	import TypedSharpness from './TypedSharpness.svelte';
+
+	/** Lenses side by side on one body: what each gives, costs, and makes of the day. */
+	let { body, session }: { body: KitBody; session: Session } = $props();
+	const kit = useKit();
+	const day = new DayByLens();
+
+	let filter = $state.raw<Filter>({ focalMm: null, fNumber: null });
+	/** The lens whose numbers are being changed. */
+	let openId = $state<string | null>(null);
+
+	const shown = $derived(choices(kit.contents.lenses, body.body, filter));
+	const shortlist = $derived(kit.contents.lenses.filter((one) => notesOf(one).isShortlisted));
+	const asked = $derived([...shown, ...shortlist].filter((one, i, all) => all.indexOf(one) === i));
+	const shots = $derived(
+		session.jobShots.map(({ shot }) => shot).filter((shot) => asksForSomething(shot))
+	);
+	const titles = $derived(shots.map(({ title }) => title));
+	const open = $derived(kit.contents.lenses.find(({ id }) => id === openId) ?? null);
+	/** Everything that what a lens makes of the day depends on: notes are not among it. */
+	const question = $derived(
+		JSON.stringify([
+			body.body,
+			asked.map(({ id, lens, sharpness }) => [id, lens, sharpness]),
+			shots,
+			kit.contents.spreads
+		])
+	);
+
+	$effect(() => {
+		void question;
+		void day.ask(shots, body.body, asked, kit.contents.spreads);
+		return () => day.work.stop();
+	});
+
+	/** Numbers of one body stand for no other. */
+	const bestOf = ({ sharpness }: KitLens) =>
+		sharpness && sharpness.bodyName === body.body.name
+			? Math.round(Math.max(...sharpness.stops.map(({ centre }) => centre)))
+			: null;
+
+	function put(entry: KitLens, change: Partial<KitLens>, words: string, gesture?: string) {
+		const [before, after] = [entry, { ...entry, ...change }];
+		const again = () => kit.put(after);
+		again();
+		session.bench.did({
+			words,
+			gesture: gesture ?? crypto.randomUUID(),
+			back: () => kit.put(before),
+			again
+		});
+	}
+	const note = (entry: KitLens, change: Partial<LensNotes>, words: string) =>
+		put(entry, { notes: { ...notesOf(entry), ...change } }, words);
+	const list = (entry: KitLens, isShortlisted: boolean) =>
+		note(entry, { isShortlisted }, isShortlisted ? 'on the shortlist' : 'off the shortlist');
+
+	/** A lens that one has not: begins like the first shown, under a name of its own. */
+	function want() {
+		const model = shown[0] ?? kit.contents.lenses[0];
+		if (!model) return;
+		const names = kit.contents.lenses.map(({ lens }) => lens.name);
+		let name = 'A lens to weigh';
+		for (let i = 2; names.includes(name); i++) name = `A lens to weigh ${i}`;
+		const id = crypto.randomUUID();
+		const position = 1 + Math.max(0, ...kit.contents.lenses.map((one) => one.position));
+		const { lens, onlyOn } = model;
+		const entry: KitLens = {
+			id,
+			position,
+			revision: 0,
+			onlyOn,
+			lens: { ...lens, name },
+			isWanted: true
+		};
+		const again = () => kit.put(entry);
+		again();
+		session.bench.did({
+			words: 'a lens to weigh',
+			gesture: id,
+			back: () => kit.remove(entry),
+			again
+		});
+		openId = id;
+	}
+
+	function forget(entry: KitLens) {
+		openId = null;
+		kit.remove(entry);
+		session.bench.did({
+			words: 'a lens taken out',
+			gesture: crypto.randomUUID(),
+			back: () => kit.put(entry),
+			again: () => kit.remove(entry)
+		});
+	}
+</script>
+
+<section aria-label="Choose a lens">
+	<h2>Choose a lens</h2>
+	<p>Lenses side by side on one body: what each gives, and what it would make of the day.</p>
+	<p class="note">
+		Sharpness measured on one body says nothing on another: it is shown for
+		<bdi>{body.body.name}</bdi> alone.
+	</p>
+	<div class="row">
+		<OptionalNumber
+			label="reaches"
+			unit="mm"
+			value={filter.focalMm}
+			low={4}
+			high={800}
+			onchange={(focalMm) => (filter = { ...filter, focalMm })}
+		/>
+		<OptionalNumber
+			label="opens at least to f/"
+			value={filter.fNumber}
+			low={0.7}
+			high={32}
+			onchange={(fNumber) => (filter = { ...filter, fNumber })}
+		/>
+		<Button size="xs" color="light" onclick={want}>Weigh one you do not have</Button>
+		{#if day.work.isBusy}
+			<div class="bar" role="group" aria-label="Working out the day">
+				<span>The day with each…</span>
+				<Progressbar size="h-1.5" progress={Math.round(100 * (day.work.share ?? 0))} />
+			</div>
+		{/if}
+	</div>
+	{#if day.work.problem}<p role="alert" class="is-soft">It stopped: {day.work.problem}.</p>{/if}
+	{#if shown.length === 0}
+		<p>No lens is like that. Ask for less, or weigh one that you do not have.</p>
+	{:else}
+		<!-- wider than a phone: it scrolls by itself, by keys, too -->
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div class="wide" tabindex="0" role="region" aria-label="Lenses side by side">
+			<table>
+				<thead>
+					<tr>
+						<th scope="col">lens</th>
+						<th scope="col">reach</th>
+						<th scope="col">opens to</th>
+						<th scope="col">focuses from</th>
+						<th scope="col">weight</th>
+						<th scope="col">price</th>
+						<th scope="col">at its best</th>
+						<th scope="col">least in the day</th>
+						<th scope="col">good of 100</th>
+						<th scope="col">backgrounds</th>
+						<th scope="col"><span class="sr-only">shortlist</span></th>
+					</tr>
+				</thead>
+				<tbody>
+					{#each shown as entry (entry.id)}
+						{@const notes = notesOf(entry)}
+						{@const best = bestOf(entry)}
+						{@const over = overDay(day.made.get(entry.id) ?? [])}
+						<tr class:on={openId === entry.id}>
+							<th scope="row">
+								<button
+									type="button"
+									aria-expanded={openId === entry.id}
+									onclick={() => (openId = openId === entry.id ? null : entry.id)}
+									><span aria-hidden="true">{openId === entry.id ? '▾' : '▸'}</span>
+									<bdi>{entry.lens.name}</bdi></button
+								>
+								{#if entry.isWanted}<span class="note">not yours</span>{/if}
+							</th>
+							<td class="lens">{reachWords(entry.lens)}</td>
+							<td>{widestWords(entry.lens)}</td>
+							<td>{distance(entry.lens.closestFocusM, settings.units)}</td>
+							<td>{notes.weightG === undefined ? '' : `${notes.weightG} g`}</td>
+							<td>{notes.price ?? ''}</td>
+							<td>
+								{#if best !== null}{best}{#if entry.sharpness?.isTyped}
+										<span class="note">typed in</span>{/if}{:else if entry.sharpness}<span
+										class="note">on another body</span
+									>{/if}
+							</td>
+							<td>{over.leastSharp === null ? '' : `${Math.round(100 * over.leastSharp)} %`}</td>
+							<td>
+								{over.goodShare === null ? '' : Math.round(100 * over.goodShare)}
+								{#if over.lost > 0}<span class="note"
+										>{over.lost} of {titles.length} not with it</span
+									>{/if}
+							</td>
+							<td>{over.intents > 0 ? `${over.intentsMet} of ${over.intents}` : ''}</td>
+							<td>
+								<button
+									class="knob"
+									type="button"
+									aria-pressed={notes.isShortlisted}
+									disabled={!notes.isShortlisted && shortlist.length >= MOST_SHORTLISTED}
+									onclick={() => list(entry, !notes.isShortlisted)}
+									>shortlist<span class="sr-only"> {entry.lens.name}</span></button
+								>
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+		<p class="note">
+			At its best: line pairs per picture height in the centre. Least in the day: what of its best
+			it gives at the f-number of the shot that asks most of it. Good of 100: the shot in the middle
+			of the day, framed as planned.
+		</p>
+	{/if}
+	{#if open}
+		<section class="edit" aria-label="Numbers of {open.lens.name}">
+			<div class="row">
+				<OptionalNumber
+					label="weight"
+					unit="g"
+					value={notesOf(open).weightG ?? null}
+					low={1}
+					high={30_000}
+					onchange={(weightG) => note(open, { weightG: weightG ?? undefined }, 'a weight')}
+				/>
+				<OptionalNumber
+					label="price"
+					value={notesOf(open).price ?? null}
+					low={0}
+					high={10_000_000}
+					onchange={(price) => note(open, { price: price ?? undefined }, 'a price')}
+				/>
+				{#if open.isWanted}
+					<button
+						class="knob"
+						type="button"
+						onclick={() => put(open, { isWanted: undefined }, 'a lens of one’s own')}
+						>I have it now</button
+					>
+					<button class="knob" type="button" onclick={() => forget(open)}>Take it out</button>
+				{/if}
+			</div>
+			{#if open.isWanted}
+				<LensFields
+					lens={open.lens}
+					onlyOn={open.onlyOn}
+					onchange={(change) => put(open, change, 'a lens', `lens ${open.id}`)}
+				/>
+			{/if}
+			{#if !open.sharpness || open.sharpness.isTyped}
+				<TypedSharpness
+					entry={open}
+					bodyName={body.body.name}
+					onchange={(sharpness) => put(open, { sharpness }, 'sharpness typed in')}
+				/>
+			{:else}
+				<p class="note">Its sharpness was measured on the bench ({open.sharpness.date}).</p>
+			{/if}
+		</section>
+	{/if}
+	<h3>Shortlist</h3>
+	{#if shortlist.length === 0}
+		<p class="note">
+			Up to three, with what is praised and what is complained of, and every shot of the day.
+		</p>
+	{:else}
+		<div class="cards">
+			{#each shortlist as entry (entry.id)}
+				<ShortlistCard
+					{entry}
+					{titles}
+					made={day.made.get(entry.id) ?? []}
+					onnote={(change) => note(entry, change, 'a note')}
+					onoff={() => list(entry, false)}
+				/>
+			{/each}
+		</div>
+	{/if}
+</section>
+
+<style>
+	section {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		min-width: 0;
+	}
+	h2 {
+		font-size: 1.3rem;
+	}
+	h3 {
+		font-size: 1.05rem;
+	}
+	.note {
+		color: var(--ink-2);
+		font-size: 0.875rem;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem 0.8rem;
+		align-items: end;
+	}
+	.bar {
+		flex: 1;
+		min-width: 8rem;
+	}
+	.wide {
+		overflow-x: auto;
+	}
+	table {
+		border-collapse: collapse;
+		width: 100%;
+		font-variant-numeric: tabular-nums;
+	}
+	th,
+	td {
+		border-bottom: 1px solid var(--rule);
+		padding: 0.2rem 0.7rem 0.2rem 0;
+		text-align: left;
+		line-height: 1.25;
+		font-weight: 400;
+	}
+	td {
+		white-space: nowrap;
+	}
+	td .note,
+	th .note {
+		display: block;
+		line-height: 1.1;
+	}
+	thead th {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+		vertical-align: bottom;
+	}
+	th button {
+		text-align: left;
+	}
+	.on th,
+	.on td {
+		background: var(--sheet);
+	}
+	.edit {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		border-radius: 4px;
+		padding: 0.7rem;
+	}
+	.cards {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
+		gap: 0.8rem;
+		align-items: start;
+	}
+	@media (pointer: coarse) {
+		.knob,
+		th button {
+			min-height: 2.75rem;
+		}
+	}
+</style>

@@ -1,0 +1,100 @@
+<script lang="ts">
+	import type { Sharpness } from '$core/format/sharpness';
+	import { engraved, ladderOf } from '$core/optics/fNumber';
+	import type { KitLens } from '$data/database';
+	import { fStop } from '$words/numbers';
+	import OptionalNumber from './OptionalNumber.svelte';
+
+	/** What others measured of a lens, typed in; marked so wherever it is shown. */
+	interface Props {
+		entry: KitLens;
+		/** The body that those numbers are of. */
+		bodyName: string;
+		onchange: (sharpness: Sharpness | undefined) => void;
+	}
+
+	let { entry, bodyName, onchange }: Props = $props();
+	const STOPS = 8;
+	const MOST = 20_000;
+	const focalMm = $derived(entry.lens.focalMm[0]);
+	const fNumbers = $derived(
+		ladderOf(entry.lens, focalMm)
+			.filter((_, i) => i % 3 === 0)
+			.slice(0, STOPS)
+			.map(engraved)
+	);
+	const known = (fNumber: number) =>
+		entry.sharpness?.stops.find((stop) => stop.fNumber === fNumber) ?? null;
+
+	function set(fNumber: number, change: { centre?: number | null; corners?: number | null }) {
+		const typed = fNumbers.flatMap((one) => {
+			const stop = known(one);
+			const next = {
+				fNumber: one,
+				centre: stop?.centre ?? null,
+				corners: stop?.corners ?? null,
+				...(one === fNumber ? change : {})
+			};
+			// without a centre there is nothing to compare with
+			return next.centre === null ? [] : [{ ...next, centre: next.centre }];
+		});
+		const date = new Date().toISOString().slice(0, 10);
+		onchange(
+			typed.length > 0
+				? { bodyName, focalMm, date, frames: 0, isTyped: true, stops: typed }
+				: undefined
+		);
+	}
+</script>
+
+<fieldset>
+	<legend>Sharpness as others measured it on {bodyName}, line pairs per picture height</legend>
+	<div class="wide">
+		<table>
+			<thead>
+				<tr>
+					<td></td>
+					{#each fNumbers as fNumber (fNumber)}<th scope="col">{fStop(fNumber)}</th>{/each}
+				</tr>
+			</thead>
+			<tbody>
+				{#each ['centre', 'corners'] as const as where (where)}
+					<tr>
+						<th scope="row">{where}</th>
+						{#each fNumbers as fNumber (fNumber)}
+							<td>
+								<OptionalNumber
+									quiet
+									label="{where} at {fStop(fNumber)}"
+									value={known(fNumber)?.[where] ?? null}
+									low={0}
+									high={MOST}
+									onchange={(value) => set(fNumber, { [where]: value })}
+								/>
+							</td>
+						{/each}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+</fieldset>
+
+<style>
+	legend {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+	.wide {
+		overflow-x: auto;
+	}
+	th {
+		font-weight: 400;
+		text-align: left;
+		padding-right: 0.5rem;
+	}
+	td {
+		min-width: 4.2rem;
+		padding: 0.1rem;
+	}
+</style>

@@ -1,0 +1,246 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import type { ExerciseName } from '$core/exercises/exercise';
+	import { readExercise } from '$core/exercises/reading';
+	import type { KitBody, KitLens } from '$data/database';
+	import { exerciseCaption, exerciseWords } from '$words/exercises';
+	import { capital } from '$words/numbers';
+	import { settingsWords } from '$words/review';
+	import { useKit } from '../../kit/kit.svelte';
+	import type { Session } from '../../keeping/session.svelte';
+	import { ACCEPTED_PICTURES } from '../../review/pictureFiles';
+	import SmallPicture from '../../review/SmallPicture.svelte';
+	import { settings } from '../../shared/settings.svelte';
+	import ExerciseLog from './ExerciseLog.svelte';
+	import ExerciseSetUp from './ExerciseSetUp.svelte';
+	import ExerciseSheet from './ExerciseSheet.svelte';
+	import { HAS_OBJECTS, runOf } from './exerciseRun.svelte';
+	import PointAtObjects from './PointAtObjects.svelte';
+	import { EXERCISE_TEXTS } from './texts';
+
+	/** One exercise: how it goes, its frames, and what they say. Keyed by its name. */
+	interface Props {
+		exercise: ExerciseName;
+		body: KitBody;
+		lens: KitLens;
+		session: Session;
+	}
+
+	let { exercise, body, lens, session }: Props = $props();
+	const kit = useKit();
+	// another exercise is another component
+	const run = untrack(() => runOf(exercise, session));
+	const text = $derived(EXERCISE_TEXTS[exercise]);
+	let input = $state<HTMLInputElement>();
+	let seed = 1;
+
+	const measured = $derived(run.files.flatMap(({ measured }) => measured ?? []));
+	const bodies = $derived(kit.contents.bodies.map((one) => one.body));
+	const isPointed = $derived(!HAS_OBJECTS[exercise] || run.nextObject === null);
+	const reading = $derived(
+		measured.length > 0 && isPointed ? readExercise(exercise, measured, bodies) : null
+	);
+	const words = $derived(reading ? exerciseWords(reading, settings.units) : []);
+	const isBusy = $derived(run.work.isBusy || run.home.isMeasuring);
+
+	/** The shortest of the others, or the longest where this one is short. */
+	const otherLens = $derived.by(() => {
+		const others = kit.lensesFor(body.body).filter(({ name }) => name !== lens.lens.name);
+		const byFocal = others.toSorted((a, b) => a.focalMm[0] - b.focalMm[0]);
+		const own = lens.lens.focalMm[0];
+		const [short, long] = [byFocal[0], byFocal.at(-1)];
+		if (!short || !long) return null;
+		return own / short.focalMm[0] > long.focalMm[0] / own ? short : long;
+	});
+
+	function chosen(event: Event & { currentTarget: HTMLInputElement }) {
+		const files = [...(event.currentTarget.files ?? [])];
+		event.currentTarget.value = '';
+		if (files.length > 0) run.open(files);
+	}
+
+	const shoot = () =>
+		void run.shoot({
+			body: body.body,
+			lens: lens.lens,
+			otherLens,
+			spreads: kit.contents.spreads,
+			seed: seed++
+		});
+</script>
+
+<section aria-label={text.title}>
+	<h2>{text.title}</h2>
+	<p>{text.what}</p>
+	<div class="how">
+		<div>
+			<ol>
+				{#each text.steps as step (step)}<li>{step}</li>{/each}
+			</ol>
+			<p class="note">What usually goes wrong: {text.mistakes}</p>
+		</div>
+		<ExerciseSetUp {exercise} />
+	</div>
+	<div class="row">
+		<Button size="xs" disabled={isBusy} onclick={() => input?.click()}>Choose frames…</Button>
+		<Button size="xs" color="light" disabled={isBusy} onclick={shoot}
+			>Do it with the practice camera</Button
+		>
+		{#if run.home.files.length > 0 && !isBusy}
+			<button class="knob" type="button" onclick={() => run.clear()}>Clear</button>
+		{/if}
+		<input
+			bind:this={input}
+			hidden
+			type="file"
+			multiple
+			accept={ACCEPTED_PICTURES}
+			aria-label="Choose frames of the exercise"
+			onchange={chosen}
+		/>
+	</div>
+	{#if isBusy}
+		<div class="row" role="group" aria-label="Measuring the exercise">
+			<span>{measured.length} of {Math.max(measured.length, run.home.files.length)} measured</span>
+			<div class="bar">
+				<Progressbar size="h-1.5" progress={Math.round(100 * (run.work.share ?? 0))} />
+			</div>
+			<button
+				class="knob"
+				type="button"
+				onclick={() => {
+					run.work.stop();
+					run.home.pause();
+				}}>Stop</button
+			>
+		</div>
+	{/if}
+	{#if run.work.problem}<p role="alert" class="is-soft">{capital(run.work.problem)}.</p>{/if}
+	{#if run.home.trouble}<p role="alert" class="is-soft">{run.home.trouble}</p>{/if}
+	{#if run.passedOver.length > 0}
+		<ul>
+			{#each run.passedOver as { id, name, problem } (id)}
+				<li><bdi>{name}</bdi>: {problem}</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if measured.length > 0}
+		<div class="result">
+			{#if HAS_OBJECTS[exercise] && !run.isPractice}<PointAtObjects {run} />{/if}
+			{#if reading && !isBusy}
+				<div role="status">
+					{#each words as sentence, i (i)}
+						<p class:first={i === 0}>{sentence}</p>
+					{/each}
+				</div>
+			{/if}
+			<ol class="strip" aria-label="Frames of the exercise">
+				{#each run.files as file, i (file.id)}
+					<li>
+						<SmallPicture file={file.file} />
+						<span class="number">{i + 1}</span>
+						{#if reading}<span>{exerciseCaption(reading, i, settings.units)}</span>{/if}
+						{#if file.measured}<span class="note">{settingsWords(file.measured)}</span>{/if}
+					</li>
+				{/each}
+			</ol>
+			{#if run.isPractice}
+				<p class="note">
+					Practice frames are small: what blurs less than a pixel or two of them passes for sharp.
+				</p>
+			{/if}
+			{#if reading && !isBusy}
+				<ExerciseSheet title={text.title} {reading} files={run.files} />
+			{/if}
+		</div>
+	{/if}
+	<ExerciseLog
+		{run}
+		{session}
+		score={isBusy ? null : (reading?.score ?? null)}
+		lensName={lens.lens.name}
+	/>
+</section>
+
+<style>
+	section,
+	.result {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		max-width: 60rem;
+		min-width: 0;
+	}
+	h2 {
+		font-size: 1.3rem;
+	}
+	.how {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 15rem;
+		gap: 1.2rem;
+		align-items: start;
+	}
+	.how ol {
+		list-style: decimal;
+		padding-left: 1.3rem;
+		display: flex;
+		flex-direction: column;
+		gap: 0.25rem;
+	}
+	.note {
+		color: var(--ink-2);
+	}
+	.how .note {
+		margin-top: 0.5rem;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		align-items: center;
+	}
+	.bar {
+		flex: 1;
+		min-width: 6rem;
+	}
+	.result {
+		border-top: 1px solid var(--rule);
+		padding-top: 0.8rem;
+	}
+	.first {
+		font-weight: 600;
+	}
+	.strip {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(8.5rem, 1fr));
+		gap: 0.6rem;
+	}
+	.strip li {
+		position: relative;
+		display: flex;
+		flex-direction: column;
+		font-size: 0.8rem;
+		line-height: 1.25;
+	}
+	.number {
+		position: absolute;
+		left: 0.25rem;
+		top: 0.25rem;
+		background: var(--sheet);
+		border-radius: 0.2rem;
+		padding: 0 0.35rem;
+		font-weight: 600;
+	}
+	@media (pointer: coarse) {
+		.row :global(button) {
+			min-height: 2.75rem;
+		}
+	}
+	@media (max-width: 48rem) {
+		.how {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>

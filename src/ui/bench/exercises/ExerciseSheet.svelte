@@ -1,0 +1,86 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import type { ExerciseReading } from '$core/exercises/reading';
+	import type { Sheet } from '$files/out/contactSheet';
+	import { exerciseCaption } from '$words/exercises';
+	import { sheetAsPdf } from '../../../workers/cards';
+	import { fileName, saveBlob, savedWords } from '../../files/out/saving';
+	import type { HomeFile } from '../../review/homecoming.svelte';
+	import { FAVOURITE_PX, SHEET_PX, sheetFrame } from '../../review/out';
+	import { sheetPicture } from '../../review/sheetPicture';
+	import { settings } from '../../shared/settings.svelte';
+
+	/** The best three on one sheet: one large, two small, each captioned by what was focused on. */
+	interface Props {
+		title: string;
+		reading: ExerciseReading;
+		files: readonly HomeFile[];
+	}
+
+	let { title, reading, files }: Props = $props();
+	let said = $state('');
+	let isBusy = $state(false);
+	/** More than three do not go on a sheet, less than one makes none. */
+	const MOST = 3;
+	const shown = $derived(reading.best.slice(0, MOST));
+	const canBeMade = $derived(shown.some((i) => files[i]?.file));
+
+	async function sheet(): Promise<Sheet> {
+		const [favourite, ...others] = await Promise.all(
+			shown.map((index, i) => {
+				const file = files[index] as HomeFile;
+				const caption = exerciseCaption(reading, index, settings.units);
+				return sheetFrame(file, i === 0 ? FAVOURITE_PX : SHEET_PX, caption);
+			})
+		);
+		const frames = others.filter((one) => one !== null);
+		return { title, favourite: favourite ?? null, frames, columns: 2 };
+	}
+
+	async function save(kind: 'pdf' | 'png') {
+		isBusy = true;
+		try {
+			const name = `${fileName(title)}.${kind}`;
+			const made = await sheet();
+			if (kind === 'png') saveBlob(name, await sheetPicture(made));
+			else {
+				const bytes = await sheetAsPdf(made, settings.units === 'ft' ? 'Letter' : 'A4');
+				saveBlob(name, new Blob([bytes.slice()], { type: 'application/pdf' }));
+			}
+			said = savedWords('handed', name);
+		} catch (error) {
+			said = `It was not saved: ${error instanceof Error ? error.message : 'unknown'}.`;
+		} finally {
+			isBusy = false;
+		}
+	}
+</script>
+
+{#if canBeMade}
+	<div class="row">
+		<span>The best {shown.length === 1 ? 'frame' : `${shown.length} frames`} on one sheet:</span>
+		<Button size="xs" disabled={isBusy} onclick={() => save('pdf')}>As PDF</Button>
+		<Button size="xs" color="light" disabled={isBusy} onclick={() => save('png')}>As picture</Button
+		>
+		<span role="status">{isBusy ? 'Being made…' : said}</span>
+	</div>
+{:else if shown.length > 0}
+	<p class="note">Choose the frames again to make a sheet of the best of them.</p>
+{/if}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		align-items: center;
+	}
+	.note {
+		color: var(--ink-2);
+	}
+	@media (pointer: coarse) {
+		.row :global(button) {
+			min-height: 2.75rem;
+		}
+	}
+</style>

@@ -1,0 +1,107 @@
+<script lang="ts">
+	import { OBJECTS } from '$core/exercises/exercise';
+	import { largePicture } from '../../review/pictures';
+	import type { ExerciseRun } from './exerciseRun.svelte';
+
+	/** The objects are tapped once, in one frame; they are found in the others. */
+	let { run }: { run: ExerciseRun } = $props();
+
+	let address = $state('');
+	const file = $derived(run.files.find((one) => one.file) ?? null);
+	const size = $derived(file?.measured ?? null);
+	const WHERE: Readonly<Record<(typeof OBJECTS)[number], string>> = {
+		first: 'the first object, the nearest',
+		second: 'the second, in the middle',
+		third: 'the third, the farthest'
+	};
+
+	$effect(() => {
+		const source = file?.file;
+		let isOver = false;
+		address = '';
+		if (!source) return;
+		largePicture(source).then(
+			(made) => {
+				if (!isOver) address = made ?? '';
+			},
+			() => undefined
+		);
+		return () => (isOver = true);
+	});
+
+	function tap(event: MouseEvent) {
+		if (!file || !size) return;
+		const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+		// by keyboard there is no place: where the objects stand by and by
+		const at = OBJECTS.indexOf(run.nextObject ?? 'first');
+		const across = event.detail > 0 ? (event.clientX - box.left) / box.width : 0.25 * (at + 1);
+		const down = event.detail > 0 ? (event.clientY - box.top) / box.height : 0.5;
+		void run.point(file, across * size.widthPx, down * size.heightPx);
+	}
+</script>
+
+{#if run.files.length > 0 && !file}
+	<p>These frames were measured before. Choose them again to see them.</p>
+{:else if file && size}
+	<div class="row">
+		<p role="status">
+			{#if run.work.isBusy}Looked for in the other frames…{:else if run.nextObject}Tap {WHERE[
+					run.nextObject
+				]}: on an edge or some detail of it.{:else}All three are followed through the frames.{/if}
+		</p>
+		{#if run.nextObject !== 'first' && !run.work.isBusy}
+			<button class="knob" type="button" onclick={() => run.unpoint()}>Point anew</button>
+		{/if}
+	</div>
+	<div class="picture" style:--shape={size.widthPx / size.heightPx}>
+		{#if address}<img src={address} alt={file.name} />{/if}
+		{#each size.pointed as spot (spot.id)}
+			<span
+				class="mark"
+				style:left="{(100 * spot.x) / size.widthPx}%"
+				style:top="{(100 * spot.y) / size.heightPx}%"
+				>{OBJECTS.findIndex((id) => id === spot.id) + 1}</span
+			>
+		{/each}
+		{#if run.nextObject && !run.work.isBusy}
+			<button type="button" class="over" onclick={tap}
+				><span class="sr-only">Tap {WHERE[run.nextObject]}</span></button
+			>
+		{/if}
+	</div>
+{/if}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		align-items: center;
+	}
+	.picture {
+		position: relative;
+		aspect-ratio: var(--shape);
+		width: min(100%, calc(24rem * var(--shape)));
+		background: var(--paper);
+	}
+	img {
+		width: 100%;
+		height: 100%;
+	}
+	.over {
+		position: absolute;
+		inset: 0;
+		cursor: crosshair;
+	}
+	.mark {
+		position: absolute;
+		translate: -50% -50%;
+		background: var(--sheet);
+		border: 2px solid var(--focus);
+		border-radius: 50%;
+		width: 1.5rem;
+		line-height: 1.25rem;
+		text-align: center;
+		font-weight: 600;
+	}
+</style>

@@ -1,0 +1,138 @@
+import { OBJECTS, type ExerciseName } from '$core/exercises/exercise';
+import type { PointedSpot } from '$core/format/review';
+import { exerciseRolls, type ExerciseGear } from '../../../practice/exerciseRolls';
+import { thingsInPicture } from '../../../practice/exerciseScenes';
+import type { Pointing } from '../../../photograph/follow';
+import type { Session } from '../../keeping/session.svelte';
+import type { Homecoming, HomeFile } from '../../review/homecoming.svelte';
+import { homeUnder } from '../../review/homes.svelte';
+import { followedIn } from '../../review/pictures';
+import { LongWork } from '../../shared/longWork.svelte';
+import { shootRolls } from '../shootRolls';
+
+/** Exercises in which objects are pointed at, since they have no faces to be found by. */
+export const HAS_OBJECTS: Readonly<Record<ExerciseName, boolean>> = {
+	'three-objects': true,
+	'aperture-ladder': true,
+	'eyes-then-nose': false,
+	'four-edges': false
+};
+
+/** What the practice camera calls its files. */
+const OF_PRACTICE = /^practice-\d+\.jpg$/;
+/** Of an object that was tapped so much is looked at: half of it, a share of the picture’s width, and px. */
+const REACH_SHARE = 0.045;
+const LEAST_REACH_PX = 32;
+/** What is larger is measured in a picture made smaller. */
+const MOST_REACH_PX = 126;
+
+/** One exercise: its frames, shot or chosen, and what was pointed at in them. What was measured is kept. */
+export class ExerciseRun {
+	readonly exercise: ExerciseName;
+	readonly home: Homecoming;
+	/** Shooting, or following what was pointed at. */
+	readonly work = new LongWork();
+
+	constructor(exercise: ExerciseName, session: Session) {
+		this.exercise = exercise;
+		this.home = homeUnder(session, `exercise ${exercise}`);
+	}
+
+	/** Those that are measured, as they were taken. */
+	readonly files = $derived.by((): readonly HomeFile[] =>
+		this.home.files
+			.filter(({ measured }) => measured)
+			.toSorted((a, b) => (a.measured?.localMs ?? 0) - (b.measured?.localMs ?? 0))
+	);
+	readonly passedOver = $derived.by(() => this.home.files.filter(({ problem }) => problem !== ''));
+	readonly isPractice = $derived.by(() => this.files.some(({ name }) => OF_PRACTICE.test(name)));
+
+	/** The object that is to be pointed at next; null when all are, or there are none. */
+	readonly nextObject = $derived.by((): (typeof OBJECTS)[number] | null => {
+		if (!HAS_OBJECTS[this.exercise] || this.files.length === 0) return null;
+		const known = this.files.flatMap(({ measured }) => measured?.pointed.map(({ id }) => id) ?? []);
+		return OBJECTS.find((id) => !known.includes(id)) ?? null;
+	});
+
+	open(files: readonly File[]): void {
+		this.home.open(files);
+	}
+
+	clear(): void {
+		this.work.stop();
+		this.home.pause();
+		this.home.forget(this.home.files.map(({ id }) => id));
+	}
+
+	/** Has the practice camera do the whole exercise. */
+	async shoot(gear: ExerciseGear): Promise<void> {
+		this.clear();
+		await this.work.run(async (signal) => {
+			const rolls = exerciseRolls(this.exercise, gear);
+			await shootRolls(
+				rolls,
+				signal,
+				(share) => (this.work.share = share),
+				({ jpeg, name }) => this.open([new File([jpeg], name, { type: 'image/jpeg' })])
+			);
+			await this.home.measure();
+			const [first] = this.files;
+			const shot = rolls[0]?.shot;
+			if (!HAS_OBJECTS[this.exercise] || !first?.measured || !shot) return;
+			const { widthPx, heightPx } = first.measured;
+			for (const place of thingsInPicture(shot, widthPx, heightPx)) {
+				await this.#follow(first, place, signal);
+			}
+		});
+	}
+
+	/** Points at the next object in one of the frames: px from its top left. */
+	async point(file: HomeFile, x: number, y: number): Promise<void> {
+		const id = this.nextObject;
+		if (!id || !file.measured) return;
+		const wantedPx = REACH_SHARE * file.measured.widthPx;
+		const reachPx = Math.min(MOST_REACH_PX, Math.max(LEAST_REACH_PX, wantedPx));
+		await this.work.run((signal) => this.#follow(file, { id, x, y, reachPx }, signal));
+	}
+
+	/** Forgets what was pointed at. */
+	unpoint(): void {
+		this.work.stop();
+		for (const { id } of this.files) {
+			for (const object of OBJECTS) this.home.point(id, object, null);
+		}
+	}
+
+	async #follow(from: HomeFile, pointing: Pointing, signal: AbortSignal): Promise<void> {
+		const found: { readonly id: string; readonly spot: PointedSpot | null }[] = [];
+		const others = this.files.filter(({ id }) => id !== from.id);
+		for (const [i, into] of [from, ...others].entries()) {
+			if (!from.file || !into.file || signal.aborted) continue;
+			const spot = await followedIn(from.file, pointing, into.file, signal);
+			if (into === from && !spot?.edges) {
+				throw new Error('there is nothing to measure by: tap an edge, or some detail');
+			}
+			found.push({ id: into.id, spot });
+			this.work.share = (i + 1) / this.files.length;
+		}
+		for (const { id, spot } of found) this.home.point(id, pointing.id, spot);
+	}
+}
+
+const runs = new WeakMap<Session, Partial<Record<ExerciseName, ExerciseRun>>>();
+
+/** The exercise as it stands, while this window is open; asked while a component is made. */
+export function runOf(exercise: ExerciseName, session: Session): ExerciseRun {
+	const known = runs.get(session) ?? {};
+	runs.set(session, known);
+	let run = known[exercise];
+	if (!run) {
+		// it outlives the component that asks for it
+		$effect.root(() => {
+			run = new ExerciseRun(exercise, session);
+		});
+		run = run as unknown as ExerciseRun;
+		known[exercise] = run;
+	}
+	return run;
+}
