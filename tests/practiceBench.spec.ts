@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { pxPerMmOf } from '$core/bench/apertureSeries';
+import { apertureSeries, pxPerMmOf } from '$core/bench/apertureSeries';
+import type { MeasuredChart } from '$core/bench/measuredChart';
 import { focusTry } from '$core/bench/focusScale';
 import { imageDistanceMm } from '$core/geometry/thinLens';
 import { axe } from './support/axe';
@@ -179,6 +180,41 @@ test('a lens that is off: found to two millimetres, used by the odds, and taken 
 	);
 	await lenses.getByRole('button', { name: /^forget/ }).click();
 	await expect(lenses).toBeHidden();
+});
+
+test('a wrong series is told, and gives no number', async ({ sitting }) => {
+	test.setTimeout(240_000);
+	let number = 1;
+	const frame = async (
+		fNumber: number,
+		amiss: NonNullable<Parameters<Lab['shoot']>[1]['amiss']> = {},
+		lens: 'portrait85' | 'normal50' = 'portrait85'
+	) => {
+		const own = { fNumber, lens, amiss, longSidePx: 1600, firstNumber: number++ };
+		const [taken] = await sitting.shoot('sharpness', own);
+		return taken;
+	};
+	const measured = async (...given: Parameters<typeof frame>) => {
+		const taken = await frame(...given);
+		if (!taken?.measured) throw new Error(taken?.problem ?? 'nothing was taken');
+		return taken.measured;
+	};
+	const codeOf = (...frames: readonly MeasuredChart[]) => {
+		const reading = apertureSeries(frames);
+		return reading.ok ? 'ok' : reading.problem.code;
+	};
+	const [first, second, third] = [await measured(4), await measured(5.6), await measured(8)];
+	expect(codeOf(first, second, third)).toBe('ok');
+	expect(codeOf(first, second)).toBe('few-apertures');
+	expect(codeOf(first, await measured(5.6, { asideM: 0.01 }), third)).toBe('moved');
+	expect(codeOf(first, await measured(4, { brighterStops: -0.8 }), second, third)).toBe('flicker');
+	expect(codeOf(first, second, await measured(8, {}, 'normal50'))).toBe('two-lenses');
+	expect(codeOf(first, second, await measured(8, { brighterStops: 2 }))).toBe('clipped');
+	const far = { timesAsFar: 2.5 };
+	expect(codeOf(await measured(4, far), await measured(5.6, far), await measured(8, far))).toBe(
+		'too-small'
+	);
+	expect((await frame(4, { asideM: 0.12 }))?.problem).toMatch(/^(cut|no-chart)$/);
 });
 
 test('three objects, from files of one’s own: pointed at, judged, on a sheet, in the log', async ({

@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import { z } from 'zod';
 import { JOB_SHAPE, SLOT_SHAPE } from '$core/format/job';
-import { EXERCISES } from '$core/exercises/exercise';
+import type { ExerciseRecord } from '$core/format/exerciseLog';
 import { SpreadsSchema } from '$core/format/odds';
 import { SPREAD_KEYS } from '$core/tables/spreads';
 import { JudgementSchema, MeasuredFrameSchema } from '$core/format/review';
@@ -118,19 +118,6 @@ export const FrameRecordSchema = z.strictObject({
 	judgement: JudgementSchema
 });
 export type FrameRecord = z.infer<typeof FrameRecordSchema>;
-
-/** An exercise that was done: what came out. */
-export const ExerciseRecordSchema = z.strictObject({
-	id: z.string(),
-	exercise: z.enum(EXERCISES),
-	doneAt: z.number(),
-	/** With the practice camera, or from files of one's own. */
-	isPractice: z.boolean(),
-	frames: z.int().nonnegative(),
-	score: z.strictObject({ good: z.int().nonnegative(), of: z.int().positive() }),
-	lensName: z.string().max(80)
-});
-export type ExerciseRecord = z.infer<typeof ExerciseRecordSchema>;
 
 /** The tables whose changes are told to other windows. */
 export type Told = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';

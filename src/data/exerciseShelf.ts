@@ -1,4 +1,5 @@
-import { ExerciseRecordSchema, type Database, type ExerciseRecord } from './database';
+import { ExerciseRecordSchema, type ExerciseRecord } from '$core/format/exerciseLog';
+import type { Database } from './database';
 import { validated } from './valid';
 
 /** The log of what was practised, in the browser's database. */

@@ -1,3 +1,4 @@
+import type { ExerciseRecord } from '$core/format/exerciseLog';
 import { JOB_LIMITS, type JobFile, type KitOfFile } from '$core/format/job';
 import type { Backup } from '$core/format/openedFile';
 import { ASSUMED } from '$core/tables/spreads';
@@ -82,7 +83,8 @@ function inParts(records: readonly ShotRecord[]): (readonly ShotRecord[])[] {
 export function backupOf(
 	jobs: readonly Job[],
 	shotsOf: (jobId: string) => readonly ShotRecord[],
-	kit: KitContents
+	kit: KitContents,
+	exercises: readonly ExerciseRecord[] = []
 ): Backup {
 	const none = { bodies: [], lenses: [] };
 	const isOwn = JSON.stringify(kit.spreads) !== JSON.stringify(ASSUMED);
@@ -91,6 +93,7 @@ export function backupOf(
 		version: 1,
 		kit: kitOfFile(kit),
 		...(isOwn ? { spreads: kit.spreads } : {}),
+		...(exercises.length > 0 ? { exercises } : {}),
 		jobs: jobs.flatMap((job) =>
 			inParts(shotsOf(job.id)).map((records) => jobFileOf(job, records, none))
 		)

@@ -1,4 +1,5 @@
-import { OBJECTS, type ExerciseName } from '$core/exercises/exercise';
+import { type ExerciseName } from '$core/format/exerciseLog';
+import { OBJECTS } from '$core/exercises/exercise';
 import type { Shot } from '$core/format/shot';
 import { Random } from '$core/numeric/random';
 import type { Spreads } from '$core/tables/spreads';

@@ -1,5 +1,5 @@
 import { chartOf, MARK_MM, type ChartKind, type Paper } from '$core/bench/chart';
-import type { ExerciseName } from '$core/exercises/exercise';
+import type { ExerciseName } from '$core/format/exerciseLog';
 import type { MeasuredChart } from '$core/bench/measuredChart';
 import { cameraPose, framePoint, seenFrom } from '$core/geometry/camera';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
@@ -9,7 +9,7 @@ import { openPicture } from '../../src/photograph/read/openPicture';
 import { chartDistanceM, chartRoll, type ChartShooting } from '../../src/practice/chartRoll';
 import { develop } from '../../src/practice/develop';
 import { exerciseRolls } from '../../src/practice/exerciseRolls';
-import { framesOf, type PlannedFrame } from '../../src/practice/roll';
+import { framesOf, type PlannedFrame, type RollOrder } from '../../src/practice/roll';
 import type { Tile } from '../../src/practice/sensor';
 import { base64Of } from './base64';
 import { Studio } from '../../src/preview/render/studio';
@@ -20,6 +20,13 @@ export type Sitting = Partial<Omit<ChartShooting, 'spreads' | 'body' | 'lens'>> 
 	readonly body?: keyof typeof BODIES;
 	readonly lens?: keyof typeof LENSES;
 	readonly spreads?: Partial<Spreads>;
+	/** What is wrong with it. */
+	readonly amiss?: {
+		/** So many times as far away as it should be, so far to the right, so much brighter. */
+		readonly timesAsFar?: number;
+		readonly asideM?: number;
+		readonly brighterStops?: number;
+	};
 };
 
 export interface Taken {
@@ -55,6 +62,29 @@ function shootingOf(kind: ChartKind, sitting: Sitting): ChartShooting {
 		localMs: Date.UTC(2026, 4, 1, 15, 30, 0),
 		...rest,
 		spreads: { ...ASSUMED, wrongPoint: 0, ...spreads }
+	};
+}
+
+/** The same roll with something wrong. */
+function spoilt(order: RollOrder, amiss: Sitting['amiss']): RollOrder {
+	if (!amiss) return order;
+	const { timesAsFar = 1, asideM = 0, brighterStops = 0 } = amiss;
+	const { light, things } = order.shot;
+	if (light?.mode !== 'ambient') throw new Error('a chart hangs in the light of a room');
+	return {
+		...order,
+		shot: {
+			...order.shot,
+			light: { ...light, ev100: light.ev100 + brighterStops },
+			things: things.map((thing) => ({
+				...thing,
+				position: {
+					...thing.position,
+					x: thing.position.x + asideM,
+					z: thing.position.z * timesAsFar
+				}
+			}))
+		}
 	};
 }
 
@@ -108,7 +138,7 @@ export const benchLab = {
 	async shoot(kind: ChartKind, sitting: Sitting, keepsFiles = false): Promise<Taken[]> {
 		studio ??= new Studio(new OffscreenCanvas(1, 1));
 		const shooting = shootingOf(kind, sitting);
-		const order = chartRoll(shooting);
+		const order = spoilt(chartRoll(shooting), sitting.amiss);
 		const taken: Taken[] = [];
 		for (const frame of framesOf(order)) {
 			const { name, jpeg } = await develop(

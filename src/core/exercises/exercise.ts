@@ -2,14 +2,6 @@ import type { ReviewedSet } from '../review/reviewSet';
 
 /** What photographers practise at a table and in a room, judged by what was measured in their frames. */
 
-export const EXERCISES = [
-	'three-objects',
-	'aperture-ladder',
-	'eyes-then-nose',
-	'four-edges'
-] as const;
-export type ExerciseName = (typeof EXERCISES)[number];
-
 /** How much of an exercise was done as it should be. */
 export interface Score {
 	readonly good: number;

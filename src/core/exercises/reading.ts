@@ -1,7 +1,7 @@
 import type { MeasuredFrame } from '../format/review';
 import type { Body } from '../format/shot';
 import { apertureLadder, type ApertureLadder } from './apertureLadder';
-import type { ExerciseName } from './exercise';
+import type { ExerciseName } from '../format/exerciseLog';
 import { eyesThenNose, type EyesThenNose } from './eyesThenNose';
 import { fourEdges, type FourEdges } from './fourEdges';
 import { threeObjects, type ThreeObjects } from './threeObjects';

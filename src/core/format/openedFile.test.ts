@@ -22,7 +22,7 @@ describe('a file of ours', () => {
 		const reading = readFileText(writeFileText(job));
 		expect(reading).toEqual({
 			ok: true,
-			opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null }
+			opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null, exercises: [] }
 		});
 	});
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ExerciseRecordSchema, MOST_EXERCISES, type ExerciseRecord } from './exerciseLog';
 import { list, record } from './fields';
 import {
 	DayShotSchema,
@@ -34,6 +35,8 @@ export interface Backup {
 	readonly kit: KitOfFile;
 	/** One's own hands; missing while they are the assumptions. */
 	readonly spreads?: Spreads | undefined;
+	/** What was practised; missing while nothing was. */
+	readonly exercises?: readonly ExerciseRecord[] | undefined;
 	readonly jobs: readonly JobFile[];
 }
 
@@ -42,6 +45,7 @@ const BackupShellSchema = record('the backup', {
 	version: z.literal(1, { error: () => 'this version of the backup is not known here' }),
 	kit: KitSchema.default({ bodies: [], lenses: [] }),
 	spreads: SpreadsSchema.optional(),
+	exercises: list('the exercises', ExerciseRecordSchema, MOST_EXERCISES).default([]),
 	jobs: list('the jobs', z.unknown(), MOST_JOBS)
 });
 
@@ -52,6 +56,7 @@ export type Opened =
 			readonly jobs: readonly JobFile[];
 			readonly kit: KitOfFile;
 			readonly spreads: Spreads | null;
+			readonly exercises: readonly ExerciseRecord[];
 	  };
 
 export type Reading = { readonly ok: true; readonly opened: Opened } | Refusal;
@@ -89,7 +94,10 @@ const WRONG = 'Something in this file is not right.';
 function openedJob(value: Record<string, unknown>): Reading {
 	const { job, problems } = readJob(value);
 	if (!job) return refuse('invalid', WRONG, problems);
-	return { ok: true, opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null } };
+	return {
+		ok: true,
+		opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null, exercises: [] }
+	};
 }
 
 function openedBackup(value: Record<string, unknown>): Reading {
@@ -104,8 +112,8 @@ function openedBackup(value: Record<string, unknown>): Reading {
 		}
 		jobs.push(job);
 	}
-	const { kit, spreads = null } = shell.data;
-	return { ok: true, opened: { kind: 'jobs', jobs, kit, spreads } };
+	const { kit, spreads = null, exercises } = shell.data;
+	return { ok: true, opened: { kind: 'jobs', jobs, kit, spreads, exercises } };
 }
 
 /** Validates a job, shot by shot, so that it can stop when enough is wrong. */

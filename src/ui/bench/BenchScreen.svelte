@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Paper } from '$core/bench/chart';
-	import { EXERCISES, type ExerciseName } from '$core/exercises/exercise';
+	import { EXERCISES, type ExerciseName } from '$core/format/exerciseLog';
 	import type { ScreenProps } from '../screens';
 	import { useKit } from '../kit/kit.svelte';
 	import Pick from '../shared/Pick.svelte';
@@ -286,6 +286,10 @@
 		.bench,
 		.how {
 			grid-template-columns: minmax(0, 1fr);
+		}
+		aside ul {
+			display: grid;
+			grid-template-columns: 1fr 1fr;
 		}
 	}
 </style>

@@ -315,10 +315,13 @@
 		min-width: 8rem;
 	}
 	.wide {
+		/* what only listeners hear scrolls along */
+		position: relative;
 		overflow-x: auto;
 	}
 	table {
 		border-collapse: collapse;
+		min-width: max-content;
 		width: 100%;
 		font-variant-numeric: tabular-nums;
 	}
@@ -345,6 +348,12 @@
 	}
 	th button {
 		text-align: left;
+	}
+	/* which lens it is stays in sight */
+	th:first-child {
+		position: sticky;
+		left: 0;
+		background: var(--paper);
 	}
 	.on th,
 	.on td {

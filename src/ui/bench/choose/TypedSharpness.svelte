@@ -86,6 +86,7 @@
 		font-size: 0.8125rem;
 	}
 	.wide {
+		position: relative;
 		overflow-x: auto;
 	}
 	th {

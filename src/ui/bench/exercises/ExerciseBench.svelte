@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
-	import type { ExerciseName } from '$core/exercises/exercise';
+	import type { ExerciseName } from '$core/format/exerciseLog';
 	import { readExercise } from '$core/exercises/reading';
 	import type { KitBody, KitLens } from '$data/database';
 	import { exerciseCaption, exerciseWords } from '$words/exercises';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import type { Score } from '$core/exercises/exercise';
-	import type { ExerciseRecord } from '$data/database';
+	import type { ExerciseRecord } from '$core/format/exerciseLog';
 	import type { Session } from '../../keeping/session.svelte';
 	import type { ExerciseRun } from './exerciseRun.svelte';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ExerciseName } from '$core/exercises/exercise';
+	import type { ExerciseName } from '$core/format/exerciseLog';
 
 	/** How camera and what is practised on stand: from above, or as the frame shows it. */
 	let { exercise }: { exercise: ExerciseName } = $props();

@@ -1,4 +1,5 @@
-import { OBJECTS, type ExerciseName } from '$core/exercises/exercise';
+import { type ExerciseName } from '$core/format/exerciseLog';
+import { OBJECTS } from '$core/exercises/exercise';
 import type { PointedSpot } from '$core/format/review';
 import { exerciseRolls, type ExerciseGear } from '../../../practice/exerciseRolls';
 import { thingsInPicture } from '../../../practice/exerciseScenes';

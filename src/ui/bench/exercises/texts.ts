@@ -1,4 +1,4 @@
-import type { ExerciseName } from '$core/exercises/exercise';
+import type { ExerciseName } from '$core/format/exerciseLog';
 
 /** What to set up, in which order, and what usually goes wrong. */
 interface ExerciseText {

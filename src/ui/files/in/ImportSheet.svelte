@@ -66,7 +66,7 @@
 			const id = isWanted ? await takeJob(session, one, (item) => wayOf(i, item)) : null;
 			openId ??= id;
 		}
-		await takeKit(kit, file.kit, (item) => wayOf(KIT, item));
+		await takeKit(kit, session.library.shelves.exercises, file.kit, (item) => wayOf(KIT, item));
 		if (openId && openId !== session.job?.id) await session.openJob(openId);
 		if (openId) ontaken();
 		close();

@@ -1,3 +1,4 @@
+import type { ExerciseRecord } from '$core/format/exerciseLog';
 import type { DayShot, JobFile, KitOfFile } from '$core/format/job';
 import type { Spreads } from '$core/tables/spreads';
 import type { Job, KitBody, KitLens, ShotRecord } from '$data/database';
@@ -15,7 +16,8 @@ type Subject =
 	| { readonly kind: 'shot'; readonly file: DayShot; readonly mine: ShotRecord | null }
 	| { readonly kind: 'body'; readonly file: KitBody; readonly mine: KitBody | null }
 	| { readonly kind: 'lens'; readonly file: KitLens; readonly mine: KitLens | null }
-	| { readonly kind: 'hands'; readonly file: Spreads };
+	| { readonly kind: 'hands'; readonly file: Spreads }
+	| { readonly kind: 'exercises'; readonly file: readonly ExerciseRecord[] };
 
 export interface Item {
 	readonly key: string;
@@ -56,26 +58,43 @@ export function compareJob(
 		null;
 	const items: Item[] = [];
 	if (mine) items.push(...dayItem(file, mine));
+	// each is written out once: comparing each with each takes minutes where there are a thousand
+	const ids = new Set(file.shots.map(({ id }) => id));
+	const here = new Set(
+		shots
+			.filter(({ id, slot }) => !slot.isRemoved && (ids.has(id) || slot.jobId === mine?.id))
+			.map(contentOf)
+	);
 	let same = 0;
 	for (const one of file.shots) {
-		const here = byId.get(one.id) ?? null;
-		const isHere = (other: ShotRecord) =>
-			!other.slot.isRemoved && isEqual({ ...dayShotOf(other), id: one.id }, one);
-		if (
-			shots.some((other) => (other.id === one.id || other.slot.jobId === mine?.id) && isHere(other))
-		) {
+		const known = byId.get(one.id) ?? null;
+		if (here.has(contentOf(one))) {
 			same += 1;
 			continue;
 		}
 		items.push({
 			key: `shot ${one.id}`,
 			title: one.shot.title,
-			differs: here ? differences(one, here) : '',
-			ways: here ? DIFFERENT : NEW,
-			subject: { kind: 'shot', file: one, mine: here }
+			differs: known ? differences(one, known) : '',
+			ways: known ? DIFFERENT : NEW,
+			subject: { kind: 'shot', file: one, mine: known }
 		});
 	}
 	return { file, mine, items, same };
+}
+
+/** A shot of a day as a text that two of them have in common when they are the same but for the id. */
+const contentOf = (one: DayShot | ShotRecord): string =>
+	inLetters({ ...('slot' in one ? dayShotOf(one) : one), id: undefined });
+
+/** Plain data as text, the same for the same: keys in the order of their letters, without what is not there. */
+function inLetters(value: unknown): string {
+	if (Array.isArray(value)) return `[${value.map(inLetters).join()}]`;
+	if (typeof value !== 'object' || value === null) return JSON.stringify(value);
+	const parts = Object.entries(value)
+		.filter(([, part]) => part !== undefined)
+		.map(([key, part]) => `${key}:${inLetters(part)}`);
+	return `{${parts.sort().join()}}`;
 }
 
 const dayOf = ({ title, date, place, notes, timeZone, people }: JobFile | Job) => ({
@@ -190,4 +209,17 @@ export function compareKit(
 				]
 			: [])
 	];
+}
+
+/** What a file's log of exercises has that is not here. */
+export function compareLog(
+	file: readonly ExerciseRecord[],
+	mine: readonly ExerciseRecord[]
+): readonly Item[] {
+	const known = new Set(mine.map(({ id }) => id));
+	const fresh = file.filter(({ id }) => !known.has(id));
+	if (fresh.length === 0) return [];
+	const title = `the log of exercises: ${fresh.length === 1 ? '1 entry' : `${fresh.length} entries`}`;
+	const subject = { kind: 'exercises', file: fresh } as const;
+	return [{ key: 'exercises', title, differs: '', ways: NEW, subject }];
 }

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { ExerciseRecord } from '$core/format/exerciseLog';
 import { writeFileText, readFileText } from '$core/format/openedFile';
 import { ASSUMED } from '$core/tables/spreads';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
@@ -8,7 +9,7 @@ import { readShotList } from '$files/in/shotList';
 import { writeShotList } from '$files/out/shotList';
 import { Kit } from '../../kit/kit.svelte';
 import { Session } from '../../keeping/session.svelte';
-import { compareJob, compareKit, type Item, type Decision } from './comparison';
+import { compareJob, compareKit, compareLog, type Item, type Decision } from './comparison';
 import { takeJob, takeKit } from './importing';
 import { jobOfRows } from './listed';
 
@@ -169,7 +170,7 @@ describe('a kit from a file', () => {
 			[lens.name, 'both'],
 			['my hands and my focusing', 'skip']
 		]);
-		await takeKit(kit, items, first);
+		await takeKit(kit, session.library.shelves.exercises, items, first);
 		expect(kit.contents.bodies.map(({ body: one }) => one.name)).toContain('A second body');
 		expect(kit.contents.lenses.filter(({ lens: one }) => one.name === lens.name)).toHaveLength(2);
 		expect(kit.contents.spreads).toEqual(ASSUMED);
@@ -188,6 +189,26 @@ describe('a backup of everything', () => {
 		for (const file of reading.opened.jobs) await takeJob(session, compare(file), first);
 		expect(session.library.jobs.map(({ title }) => title)).toEqual([job.title, 'Another day']);
 		expect(session.library.shots).toHaveLength(shots.length);
+	});
+
+	it('brings the log of exercises, once', async () => {
+		const log = session.library.shelves.exercises;
+		const entry: ExerciseRecord = {
+			id: 'a',
+			exercise: 'three-objects',
+			doneAt: 1,
+			isPractice: true,
+			frames: 6,
+			score: { good: 3, of: 3 },
+			lensName: 'a lens'
+		};
+		const reading = readFileText(writeFileText(backupOf([], () => [], kit.contents, [entry])));
+		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
+		const items = compareLog(reading.opened.exercises, await log.all());
+		expect(items.map(({ title }) => title)).toEqual(['the log of exercises: 1 entry']);
+		await takeKit(kit, log, items, first);
+		expect(await log.all()).toEqual([entry]);
+		expect(compareLog(reading.opened.exercises, await log.all())).toEqual([]);
 	});
 
 	it('of more shots than a file may have comes back as one day', async () => {

@@ -1,5 +1,6 @@
 import type { DayShot } from '$core/format/job';
 import type { Job, ShotRecord, Slot } from '$data/database';
+import type { ExerciseShelf } from '$data/exerciseShelf';
 import type { Kit } from '../../kit/kit.svelte';
 import { newJob } from '../../keeping/dayActions';
 import type { Session } from '../../keeping/session.svelte';
@@ -69,13 +70,19 @@ export async function takeJob(
 	return job.id;
 }
 
-/** Takes what was chosen of a file's kit. */
-export function takeKit(kit: Kit, items: readonly Item[], wayOf: Chosen): void {
+/** Takes what was chosen of a file's kit, and of its log of exercises. */
+export async function takeKit(
+	kit: Kit,
+	log: Pick<ExerciseShelf, 'put'>,
+	items: readonly Item[],
+	wayOf: Chosen
+): Promise<void> {
 	for (const item of items) {
 		const way = wayOf(item);
 		const { subject } = item;
 		if (way === 'skip') continue;
 		if (subject.kind === 'hands') kit.putSpreads(subject.file);
+		if (subject.kind === 'exercises') for (const one of subject.file) await log.put(one);
 		if (subject.kind !== 'body' && subject.kind !== 'lens') continue;
 		const list = subject.kind === 'body' ? kit.contents.bodies : kit.contents.lenses;
 		const position =

@@ -2,7 +2,7 @@ import type { Refusal } from '$core/format/shotFile';
 import type { Kit } from '../../kit/kit.svelte';
 import { addShot, newJob } from '../../keeping/dayActions';
 import type { Session } from '../../keeping/session.svelte';
-import { compareJob, compareKit, type Item, type JobComparison } from './comparison';
+import { compareJob, compareKit, compareLog, type Item, type JobComparison } from './comparison';
 import { jobOfRows } from './listed';
 import { readChosen } from './opening';
 
@@ -39,9 +39,13 @@ export class Openings {
 			this.compared = { jobs: [compareJob(rows, library.jobs, library.shots)], kit: [] };
 			return;
 		}
+		const log = await library.shelves.exercises.all().catch(() => []);
 		this.compared = {
 			jobs: opened.jobs.map((one) => compareJob(one, library.jobs, library.shots)),
-			kit: compareKit(opened.kit, opened.spreads, this.#kit.contents)
+			kit: [
+				...compareKit(opened.kit, opened.spreads, this.#kit.contents),
+				...compareLog(opened.exercises, log)
+			]
 		};
 	}
 }

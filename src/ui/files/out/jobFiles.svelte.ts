@@ -133,10 +133,12 @@ export class JobFiles {
 		let saved: Saved | null = null;
 		const name = `${dateOf(Date.now())}.focalis-backup.json`;
 		await this.#making('the backup', async () => {
+			const { jobs, shelves } = this.#session.library;
+			const shotsOf = (jobId: string) => this.#session.library.shotsOf(jobId);
+			// a log that cannot be read must not keep everything else from being saved
+			const exercises = await shelves.exercises.all().catch(() => []);
 			saved = await writeFile(name, () => {
-				const { jobs } = this.#session.library;
-				const shotsOf = (jobId: string) => this.#session.library.shotsOf(jobId);
-				const text = writeFileText(backupOf(jobs, shotsOf, this.#kit.contents));
+				const text = writeFileText(backupOf(jobs, shotsOf, this.#kit.contents, exercises));
 				return new Blob([text], { type: 'application/json' }).stream();
 			});
 			return savedWords(saved, name);
