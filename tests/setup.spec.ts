@@ -1,3 +1,4 @@
+import { axe } from './support/axe';
 import type { Page } from '@playwright/test';
 import { expect, test, type App } from './support/app';
 
@@ -215,4 +216,40 @@ test('one’s own way is what a new shot begins with', async ({ app, page }) => 
 	await page.getByRole('button', { name: 'New shot' }).click();
 	await expect(app.headline).toHaveText('Who is in front of the camera?');
 	await expect(page.getByRole('radio', { name: 'every pixel' })).toBeChecked();
+});
+
+test('wide and shallow: many frames round the face, on the plan and step by step on the card', async ({
+	app,
+	page
+}) => {
+	await app.openSample(/The couple/);
+	const framing = await openSheet(page, 'framing');
+	await framing.getByText('Wide and shallow: many frames put together').click();
+	await framing.getByText('35 mm', { exact: true }).click();
+	await expect(framing.getByText('3 × 4, 12 frames: the view at 35 mm')).toBeVisible();
+	await expect(
+		framing.getByRole('img', { name: /^The frames and the way.*1 on Ilinca; 2 / })
+	).toBeVisible();
+	await expect(framing.getByText(/^Sharp .* wherever you turn/)).toBeVisible();
+	await axe(page, 'dialog[open]');
+
+	await framing.getByText('upright', { exact: true }).click();
+	await expect(framing.getByText(/^\d × \d, \d+ frames: the view at 35 mm/)).not.toContainText(
+		'3 × 4'
+	);
+	await framing.getByLabel('frames you can bear').fill('4');
+	await expect(framing.getByRole('alert')).toContainText('more than 4');
+	await framing.getByLabel('frames you can bear').fill('20');
+	await framing.getByLabel('across').fill('180');
+	await expect(framing.getByRole('alert')).toContainText('A flat picture ends before 180 degrees');
+	await framing.getByLabel('across').fill('54');
+	await framing.getByText('level', { exact: true }).click();
+	await closeSheet(page);
+	await expect(page.getByRole('button', { name: 'framing: many frames' })).toBeVisible();
+
+	await app.saved();
+	await page.reload();
+	await app.goTo('Card');
+	await expect(page.getByText(/^1 on Ilinca; 2 right; .*12 /)).toBeVisible();
+	await expect(page.getByText(/Lock focus, exposure and white balance/)).toBeVisible();
 });

@@ -3,7 +3,9 @@ import { whereStands } from '$core/arrange/rows';
 import type { Reason } from '$core/format/reasons';
 import type { Odds } from '$core/odds/odds';
 import { isZoom } from '$core/optics/zoom';
+import type { Take } from '$core/study/candidate';
 import type { Solution } from '$core/study/plan';
+import { stitchingOf } from '$core/study/wideShot';
 import type { State } from '$core/format/plan';
 import { faceRatios, holdState } from '$core/study/take';
 import { cautionText } from './cautions';
@@ -14,6 +16,14 @@ import { distance, fStop, shareInWords, type Units } from './numbers';
 import { framesSentence } from './odds';
 import { supportWords } from './options';
 import { reasonText } from './reasons';
+import {
+	movingWords,
+	pathWords,
+	stepWords,
+	stitchProblemWords,
+	stitchWords,
+	WIDE_REMINDERS
+} from './stitching';
 import { whereWords } from './rows';
 import { verdictOf } from './verdict';
 
@@ -73,7 +83,7 @@ export function cardOf(solution: Solution, odds: Odds | null, units: Units): Car
 	};
 }
 
-function factsOf({ plan, study }: Solution, odds: Odds | null, units: Units): Setting[] {
+function factsOf({ plan, study, take }: Solution, odds: Odds | null, units: Units): Setting[] {
 	const { shot, scene } = study;
 	const { focus } = plan;
 	const { lens, camera } = shot;
@@ -95,6 +105,7 @@ function factsOf({ plan, study }: Solution, odds: Odds | null, units: Units): Se
 			value: `${distance(focus?.fromSensorM ?? 0, units)} from the sensor mark${face}`
 		},
 		{ label: 'view', value: equivalentWords(shot) },
+		...wideFacts(take),
 		{ label: 'hold', value: supportWords(camera.support) },
 		{ label: 'focus', value: said('between', 'move-point', 'reframe', 'manual', 'tap') },
 		{ label: 'mode', value: said('mode-single', 'mode-continuous') },
@@ -110,6 +121,24 @@ function factsOf({ plan, study }: Solution, odds: Odds | null, units: Units): Se
 		facts.push({ label: 'frames', value: odds ? framesSentence(odds) : 'being counted' });
 	}
 	return facts.filter(({ value }) => value !== '');
+}
+
+/** The way through the frames, where there are many. */
+function wideFacts(take: Take | null): Setting[] {
+	const view = take?.scene.shot.choices.wide;
+	if (!take || !view) return [];
+	const stitching = stitchingOf(take, view);
+	if (!stitching.ok) {
+		return [{ label: 'frames', value: stitchProblemWords(stitching, view.mostFrames) }];
+	}
+	const { stitch } = stitching;
+	const { personId } = take.candidate;
+	const on = personId ? nameOfId(take.scene.shot, personId) : 'what is focused on';
+	return [
+		{ label: 'wide', value: `${stitchWords(stitch)} ${stepWords(stitch)}` },
+		{ label: 'path', value: pathWords(stitch, on) },
+		{ label: 'then', value: [...WIDE_REMINDERS, movingWords(take)].filter(Boolean).join(' ') }
+	];
 }
 
 /** The faces with the least to spare, the worst first; only where there is more than one. */

@@ -142,6 +142,16 @@ const FocusChoiceSchema = z.union(
 	{ error: () => 'the focus must name a person, a thing or a depth, and nothing else' }
 );
 
+/** More frames are not put together by hand. */
+export const MOST_STITCHED = 200;
+
+const WideViewSchema = record('the wide view', {
+	acrossDeg: number('the view across', 5, 360, 'degrees'),
+	downDeg: number('the view up and down', 5, 180, 'degrees'),
+	overlap: number('the overlap', 0.1, 0.7).default(1 / 3),
+	mostFrames: whole('the most frames', 2, MOST_STITCHED).default(20)
+});
+
 const ChoicesSchema = record('the choices', {
 	focus: FocusChoiceSchema.optional(),
 	fNumberExact: number('the f-number', 0.5, 90).optional(),
@@ -169,7 +179,9 @@ const ChoicesSchema = record('the choices', {
 		})
 		.optional(),
 	/** How a face off the focus points is reached, where more than one way holds. */
-	technique: oneOf('the way to focus', TECHNIQUES).optional()
+	technique: oneOf('the way to focus', TECHNIQUES).optional(),
+	/** Taken as many frames, put together afterwards: a view wider than the lens. Without: as one. */
+	wide: WideViewSchema.optional()
 });
 
 const NO_CHOICES: z.infer<typeof ChoicesSchema> = {

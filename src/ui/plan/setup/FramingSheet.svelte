@@ -35,6 +35,7 @@
 	let who = $state(EVERYONE);
 	let marginPercent = $state(100 * settings.framing.margin);
 	let refusal = $state('');
+	let isWide = $state(false);
 
 	const people = $derived([
 		{ value: EVERYONE, text: 'everyone' },
@@ -199,6 +200,17 @@
 			)} wide, {distance(farthestM, units)} away
 		</dd>
 	</dl>
+	<details
+		open={shot.choices.wide !== undefined}
+		ontoggle={(event) => (isWide = event.currentTarget.open)}
+	>
+		<summary>Wide and shallow: many frames put together</summary>
+		{#if isWide}
+			{#await import('./WideSheet.svelte') then { default: WideSheet }}
+				<WideSheet {plan} />
+			{/await}
+		{/if}
+	</details>
 </div>
 
 <style>
@@ -226,5 +238,19 @@
 	}
 	dt {
 		color: var(--ink-2);
+	}
+	details {
+		border-top: 1px solid var(--rule);
+		padding-top: 0.6rem;
+	}
+	summary {
+		min-height: 1.75rem;
+		font-weight: 600;
+	}
+	@media (pointer: coarse) {
+		summary {
+			min-height: 2.75rem;
+			align-content: center;
+		}
 	}
 </style>

@@ -26,7 +26,7 @@
 		background{background && `: ${background}`}
 	</button>
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'framing')}>
-		framing
+		framing{shot.choices.wide ? ': many frames' : ''}
 	</button>
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'ways')}>
 		other lenses
