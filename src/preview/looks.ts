@@ -1,7 +1,31 @@
 import type { Build } from '$core/tables/heads';
-import { MATTERS, type Matter } from './sculpt/clay';
-import { OUTFITS, type Outfit } from './sculpt/body';
-import { HAIR_STYLES, type HairStyle } from './sculpt/hair';
+
+export const OUTFITS = ['jacket', 'coat', 'shirt'] as const;
+export type Outfit = (typeof OUTFITS)[number];
+export const HAIR_STYLES = ['cropped', 'parted', 'bun', 'long', 'curls', 'shaven'] as const;
+/** An infant’s is downy. */
+export type HairStyle = (typeof HAIR_STYLES)[number] | 'downy';
+
+/** What a surface of a figure is made of, in the order of a palette. */
+export const MATTERS = [
+	'skin',
+	'lip',
+	'hair',
+	'brow',
+	'iris',
+	'dark',
+	'white',
+	'cloth',
+	'lower',
+	'shirt',
+	'shoe',
+	'frame',
+	'blush',
+	'stone',
+	'marking',
+	'limbus'
+] as const;
+export type Matter = (typeof MATTERS)[number];
 
 /** How an invented figure looks: always the same for the same person, and all sorts of people. */
 export interface Look {
@@ -22,6 +46,17 @@ export function colour(hex: string): Colour {
 	};
 	return [linear(1), linear(3), linear(5)];
 }
+
+/** The same the other way: "#e9c6a8". */
+export const hexOf = (linear: Colour): string =>
+	`#${linear
+		.map((light) => {
+			const share = light <= 0.0031308 ? light * 12.92 : 1.055 * light ** (1 / 2.4) - 0.055;
+			return Math.round(255 * share)
+				.toString(16)
+				.padStart(2, '0');
+		})
+		.join('')}`;
 
 const SKINS = [
 	'#f3d6c2',

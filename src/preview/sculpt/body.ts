@@ -1,5 +1,6 @@
 import type { Pose } from '$core/anatomy/body';
-import type { Clay, Matter, Tint } from './clay';
+import type { Matter, Outfit } from '../looks';
+import type { Clay, Tint } from './clay';
 import type { Detail } from './face';
 import { addTube, type Knot } from './tube';
 import type { Point } from './shape';
@@ -8,9 +9,6 @@ import type { Point } from './shape';
  * Bodies under human heads: turned on a lathe of ovals, mm, measured down from the eyes of an adult
  * and back from the corneas. Plain clothes, quiet poses.
  */
-
-export const OUTFITS = ['jacket', 'coat', 'shirt'] as const;
-export type Outfit = (typeof OUTFITS)[number];
 
 /** Half the thickness of the body, so how far its middle lies behind the corneas. */
 const BACK = -95;

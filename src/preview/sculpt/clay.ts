@@ -1,27 +1,5 @@
+import { MATTERS, type Matter } from '../looks';
 import type { Shape, Point } from './shape';
-
-/** What a surface is made of; each figure brings its own colours for these. */
-const MATTER = {
-	skin: 0,
-	lip: 1,
-	hair: 2,
-	brow: 3,
-	iris: 4,
-	dark: 5,
-	white: 6,
-	cloth: 7,
-	lower: 8,
-	shirt: 9,
-	shoe: 10,
-	frame: 11,
-	blush: 12,
-	stone: 13,
-	marking: 14,
-	limbus: 15
-} as const;
-
-export type Matter = keyof typeof MATTER;
-export const MATTERS = Object.keys(MATTER) as Matter[];
 
 /** What a vertex looks like: one matter, or two mixed; how open it lies to the light; its gloss. */
 export interface Tint {
@@ -32,6 +10,12 @@ export interface Tint {
 	readonly open?: number;
 	readonly gloss?: number;
 }
+
+/** The place of each in a palette. */
+const PLACES = Object.fromEntries(MATTERS.map((matter, i) => [matter, i])) as Record<
+	Matter,
+	number
+>;
 
 /** A surface of triangles in the making, mm in the coordinates of a head or body. */
 export class Clay {
@@ -52,7 +36,7 @@ export class Clay {
 		const length = Math.hypot(nx, ny, nz) || 1;
 		this.positions.push(x, y, z);
 		this.normals.push(nx / length, ny / length, nz / length);
-		this.matters.push(MATTER[tint.matter], MATTER[tint.other ?? tint.matter], tint.share ?? 0);
+		this.matters.push(PLACES[tint.matter], PLACES[tint.other ?? tint.matter], tint.share ?? 0);
 		this.finish.push(tint.open ?? 1, tint.gloss ?? 0);
 		return this.size - 1;
 	}

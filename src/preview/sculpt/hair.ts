@@ -1,4 +1,5 @@
 import type { HeadMeasures } from '$core/tables/heads';
+import type { HairStyle } from '../looks';
 import { addGlobe } from './globe';
 import type { Clay } from './clay';
 import type { Detail } from './face';
@@ -15,10 +16,6 @@ import {
 } from './shape';
 
 /** Hair as lumps over the skull. It begins at the model's hairline and ends in the neck. */
-
-export const HAIR_STYLES = ['cropped', 'parted', 'bun', 'long', 'curls', 'shaven'] as const;
-/** Downy is for infants alone. */
-export type HairStyle = (typeof HAIR_STYLES)[number] | 'downy';
 
 interface Cut {
 	/** How far it stands off the skull at the top, the sides and the back, mm. */

@@ -2,11 +2,12 @@ import { HEADS } from '$core/tables/heads';
 import type { Build } from '$core/tables/heads';
 import { addAnimalBody, addAnimalHead } from './animal';
 import type { Pose } from '$core/anatomy/body';
-import { addBlock, addBody, OUTFITS } from './body';
+import type { HairStyle, Outfit } from '../looks';
+import { addBlock, addBody } from './body';
 import { Clay } from './clay';
 import { addBrows, addEyes, HUMAN_EYE } from './eye';
 import { addFace, faceShape, type Detail } from './face';
-import { addEars, addGlasses, addHair, type HairStyle } from './hair';
+import { addEars, addGlasses, addHair } from './hair';
 import { addObject, type ObjectForm } from './objects';
 
 /** The parts of figures, each named so that those who share one are drawn together. */
@@ -15,7 +16,7 @@ export type PartName =
 	| `eyes ${'adult' | 'child'} ${'open' | 'shut'} ${Detail}`
 	| `hair ${HairStyle} ${Detail}`
 	| `glasses ${Detail}`
-	| `body ${(typeof OUTFITS)[number]} ${Pose} ${number} ${Detail}`
+	| `body ${Outfit} ${Pose} ${number} ${Detail}`
 	| `${'cat' | 'dog'} ${'head' | 'body'} ${Detail}`
 	| `object ${ObjectForm} ${number}`
 	| 'block';
@@ -49,7 +50,7 @@ export function sculpt(name: PartName): Clay {
 			addGlasses(clay, adult['left-eye'], adult['left-ear'], detail);
 			break;
 		case 'body':
-			addBody(clay, rest[0] as (typeof OUTFITS)[number], rest[1] as Pose, Number(rest[2]), detail);
+			addBody(clay, rest[0] as Outfit, rest[1] as Pose, Number(rest[2]), detail);
 			break;
 		case 'cat':
 		case 'dog':

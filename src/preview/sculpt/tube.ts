@@ -1,4 +1,5 @@
-import type { Clay, Matter, Tint } from './clay';
+import type { Matter } from '../looks';
+import type { Clay, Tint } from './clay';
 import { unit, type Point } from './shape';
 
 /** Limbs and the like: round tubes along a smooth curve, with round ends. */

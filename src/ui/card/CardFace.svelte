@@ -123,6 +123,32 @@
 		border-top: 1px solid var(--rule);
 		padding-top: 0.4rem;
 	}
+	/* a desk has room for the picture beside the words */
+	@media (min-width: 64rem) {
+		.face {
+			display: grid;
+			grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr);
+			grid-template-rows: auto 1fr;
+			column-gap: 2rem;
+			align-items: start;
+		}
+		.answer,
+		.sentences {
+			grid-column: 1;
+		}
+		.picture {
+			grid-column: 2;
+			grid-row: 1 / 3;
+			height: min(30rem, 46vh, 23vw);
+		}
+		.facts {
+			grid-template-columns: auto minmax(0, 1fr) auto minmax(0, 1fr);
+		}
+		.facts,
+		.cautions {
+			grid-column: 1 / -1;
+		}
+	}
 	/* on a phone the answer stays in sight while the steppers are used */
 	@media (max-width: 45rem) {
 		.face {

@@ -158,11 +158,11 @@
 	.card {
 		flex: 1;
 		display: grid;
-		grid-template-columns: minmax(0, 1fr) 22rem;
+		grid-template-columns: minmax(0, 1fr) 20rem;
 		grid-template-rows: auto auto minmax(0, 1fr);
 		gap: 0.4rem 2rem;
 		width: 100%;
-		max-width: 74rem;
+		max-width: 100rem;
 		margin: 0 auto;
 		padding: 0.6rem 1.25rem 1rem;
 		align-content: start;

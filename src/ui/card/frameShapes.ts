@@ -8,14 +8,6 @@ import { drawFrame, type DrawnHead, type DrawnThing } from '../plan/frame/frameS
  * face to focus on: for the card, for paper, and for files that no program of ours draws.
  */
 
-const TONES = [
-	{ skin: '#e9c6a8', hair: '#4a3426', cloth: '#57677f' },
-	{ skin: '#8a5a3c', hair: '#1f1915', cloth: '#8a7a57' },
-	{ skin: '#f0d9c4', hair: '#a9793f', cloth: '#6d5a74' },
-	{ skin: '#c08a61', hair: '#2d2320', cloth: '#4f7168' },
-	{ skin: '#d9ae8a', hair: '#77706a', cloth: '#86605a' }
-] as const;
-const FUR = '#9a7a56';
 const EYE = '#1b2a41';
 const THING = '#b9b09f';
 const LAMP = '#d9a441';
@@ -54,18 +46,16 @@ function headShapes({
 	nose,
 	shoulders,
 	isAnimal,
-	tone
+	colours: { skin, hair, cloth }
 }: DrawnHead): Shape[] {
-	const { skin, hair, cloth } = TONES[tone % TONES.length] as (typeof TONES)[number];
-	const fur = isAnimal ? FUR : hair;
 	const dot = (at: Flat, share: number, fill: string): Shape => {
 		const r = skull.ry * share;
 		return { kind: 'ellipse', x: at.x, y: at.y, rx: r, ry: r, angleDeg: 0, fill };
 	};
 	return [
 		...(shoulders ? [{ kind: 'path' as const, d: shoulders, fill: cloth, stroke: '#fffdf8' }] : []),
-		...ears.map((ear) => dot(ear, 0.32, fur)),
-		{ kind: 'ellipse', ...skull, fill: fur },
+		...ears.map((ear) => dot(ear, 0.32, hair)),
+		{ kind: 'ellipse', ...skull, fill: hair },
 		...(face && !isAnimal ? [{ kind: 'ellipse' as const, ...face, fill: skin }] : []),
 		...eyes.filter(({ isVisible }) => isVisible).map((eye) => dot(eye, 0.1, EYE)),
 		...(nose && isAnimal ? [dot(nose, 0.12, EYE)] : [])

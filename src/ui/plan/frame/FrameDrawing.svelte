@@ -132,8 +132,11 @@
 					aria-selected={focusId === one.id}
 					aria-label="{one.name}, {stateWords(one)}"
 					data-head={one.id}
-					class="head tone-{one.tone}"
+					class="head"
 					class:animal={one.isAnimal}
+					style:--skin={one.colours.skin}
+					style:--hair={one.colours.hair}
+					style:--cloth={one.colours.cloth}
 					class:active={activeId === one.id}
 				>
 					{#if one.shoulders}<path class="clay body" d={one.shoulders} />{/if}
@@ -228,33 +231,5 @@
 	}
 	.over .active .body {
 		stroke: none;
-	}
-	.tone-0 {
-		--skin: #e9c6a8;
-		--hair: #4a3426;
-		--cloth: #57677f;
-	}
-	.tone-1 {
-		--skin: #8a5a3c;
-		--hair: #1f1915;
-		--cloth: #8a7a57;
-	}
-	.tone-2 {
-		--skin: #f0d9c4;
-		--hair: #a9793f;
-		--cloth: #6d5a74;
-	}
-	.tone-3 {
-		--skin: #c08a61;
-		--hair: #2d2320;
-		--cloth: #4f7168;
-	}
-	.tone-4 {
-		--skin: #d9ae8a;
-		--hair: #77706a;
-		--cloth: #86605a;
-	}
-	.animal {
-		--hair: #9a7a56;
 	}
 </style>

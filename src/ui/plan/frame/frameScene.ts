@@ -4,11 +4,12 @@ import type { Sighting } from '$core/anatomy/sight';
 import { headSize, isHuman } from '$core/tables/heads';
 import type { Offset } from '$core/tables/landmarks';
 import type { State } from '$core/format/plan';
-import type { Thing } from '$core/format/shot';
+import type { Person, Thing } from '$core/format/shot';
 import { seenFrom, sensorPoint } from '$core/geometry/camera';
 import { dot, subtract, type Vec3 } from '$core/geometry/vector';
 import type { Scene } from '$core/study/scene';
 import { seenShareWords } from '$words/numbers';
+import { hexOf, lookOf } from '../../../preview/looks';
 import { imageMmOf, type Drawable } from '../pictures';
 
 /** What the camera sees, as a drawing in mm on the sensor: the origin in the middle, y down. */
@@ -34,8 +35,8 @@ export interface DrawnHead {
 	/** Neck and shoulders; null for animals. */
 	readonly shoulders: string | null;
 	readonly isAnimal: boolean;
-	/** One of a few tones of hair and clothes, always the same for the same person. */
-	readonly tone: number;
+	/** As in the rendered picture: "#e9c6a8". An animal’s hair is its fur. */
+	readonly colours: { readonly skin: string; readonly hair: string; readonly cloth: string };
 }
 
 export interface DrawnThing {
@@ -54,8 +55,6 @@ export interface DrawnThing {
 }
 
 export type Drawn = DrawnHead | DrawnThing;
-
-const TONES = 5;
 
 /** Everything in front of the camera, the farthest first, so that nearer ones cover it. */
 export function drawFrame(drawable: Drawable): Drawn[] {
@@ -131,8 +130,13 @@ function drawHead(
 		})),
 		shoulders: isAnimal ? null : shouldersOf(sighting, project),
 		isAnimal,
-		tone: [...person.id].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7) % TONES
+		colours: coloursOf(person)
 	};
+}
+
+function coloursOf({ id, build }: Person): DrawnHead['colours'] {
+	const { skin, hair, cloth } = lookOf(id, build).colours;
+	return { skin: hexOf(skin), hair: hexOf(hair), cloth: hexOf(cloth) };
 }
 
 /** The face as a smaller ellipsoid set into the front of the skull. */

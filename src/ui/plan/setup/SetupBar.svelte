@@ -11,6 +11,8 @@
 	type Sheet = 'light' | 'background' | 'framing' | 'ways' | 'kit';
 	let open = $state<Sheet | null>(null);
 	const close = () => (open = null);
+	/** What these change is seen in the picture, which stays in sight where there is room. */
+	const ASIDE = { placement: 'center-left', class: 'lg:ms-4 lg:backdrop:bg-transparent' } as const;
 	const shot = $derived(plan.shot);
 	const background = $derived(
 		BACKGROUND_OPTIONS.find(({ value }) => value === shot.background?.intent)?.text ?? ''
@@ -36,7 +38,12 @@
 	</button>
 </div>
 
-<Modal title="Light" size="sm" bind:open={() => open === 'light', (is) => !is && close()}>
+<Modal
+	{...ASIDE}
+	title="Light"
+	size="sm"
+	bind:open={() => open === 'light', (is) => !is && close()}
+>
 	{#if open === 'light'}
 		{#await import('./LightSheet.svelte') then { default: LightSheet }}
 			<LightSheet {plan} />
@@ -44,6 +51,7 @@
 	{/if}
 </Modal>
 <Modal
+	{...ASIDE}
 	title="The background"
 	size="sm"
 	bind:open={() => open === 'background', (is) => !is && close()}
@@ -54,7 +62,12 @@
 		{/await}
 	{/if}
 </Modal>
-<Modal title="Framing" size="md" bind:open={() => open === 'framing', (is) => !is && close()}>
+<Modal
+	{...ASIDE}
+	title="Framing"
+	size="md"
+	bind:open={() => open === 'framing', (is) => !is && close()}
+>
 	{#if open === 'framing'}
 		{#await import('./FramingSheet.svelte') then { default: FramingSheet }}
 			<FramingSheet {plan} />
