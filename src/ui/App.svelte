@@ -21,7 +21,8 @@
 	import TopBar from './shared/TopBar.svelte';
 	import { isOpen, isPlace, type Place } from './shared/places';
 	import { SCREENS } from './screens';
-	import Welcome from './shared/Welcome.svelte';
+	import Welcome from './welcome/Welcome.svelte';
+	import { tour } from './welcome/tour.svelte';
 
 	/** The shell around the places of the work. */
 	interface Props {
@@ -196,6 +197,9 @@
 		{/await}
 	{:else if session.isReady}
 		<Welcome {session} onnow={() => go('card')} />
+	{/if}
+	{#if tour.step !== null}
+		{#await import('./welcome/TourNote.svelte') then { default: TourNote }}<TourNote />{/await}
 	{/if}
 	<input
 		bind:this={chooser}

@@ -77,6 +77,8 @@ const SettingsSchema = z.object({
 	changedAt: z.number().nullable().catch(null),
 	/** No word of a backup before then, ms. */
 	askAgainAt: z.number().catch(0),
+	/** The tour was there, whether it was followed or not. */
+	isToured: z.boolean().catch(false),
 	lastPlace: z.enum(PLACE_NAMES).catch('plan'),
 	overlays: OverlaysSchema.catch(OverlaysSchema.parse({}))
 });
@@ -150,6 +152,9 @@ class Settings {
 	}
 	get askAgainAt() {
 		return this.#values.askAgainAt;
+	}
+	get isToured() {
+		return this.#values.isToured;
 	}
 	get lastPlace() {
 		return this.#values.lastPlace;

@@ -12,7 +12,10 @@
 	let open = $state<Sheet | null>(null);
 	const close = () => (open = null);
 	/** What these change is seen in the picture, which stays in sight where there is room. */
-	const ASIDE = { placement: 'center-left', class: 'lg:ms-4 lg:backdrop:bg-transparent' } as const;
+	const ASIDE = {
+		placement: 'center-left',
+		class: 'lg:ms-4 lg:border lg:shadow-xl lg:backdrop:bg-transparent'
+	} as const;
 	const shot = $derived(plan.shot);
 	const background = $derived(
 		BACKGROUND_OPTIONS.find(({ value }) => value === shot.background?.intent)?.text ?? ''

@@ -2,6 +2,7 @@
 	import Choice from '../../shared/Choice.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import AddMenu from './AddMenu.svelte';
+	import EmptyStage from './EmptyStage.svelte';
 	import ObjectList from './ObjectList.svelte';
 	import StageDrawing from './StageDrawing.svelte';
 	import type { StageView } from './stageView';
@@ -65,6 +66,7 @@
 	{#if showing === 'list'}
 		<ObjectList {plan} />
 	{:else}
+		{#if plan.shot.people.length === 0 && plan.shot.things.length === 0}<EmptyStage {plan} />{/if}
 		{#key showing}
 			<StageDrawing
 				bind:this={drawing}
@@ -79,6 +81,7 @@
 
 <style>
 	.stage {
+		position: relative;
 		display: flex;
 		flex-direction: column;
 		height: 100%;

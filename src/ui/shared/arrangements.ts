@@ -23,8 +23,12 @@ export const ARRANGEMENTS: readonly Arrangement[] = [
 ];
 
 /** A new shot in an arrangement, with a lens. */
-export function arranged({ title, counts, part, motion }: Arrangement, lens: Lens): Shot {
-	const { shot } = setUp(newShot(title), lens, counts, part);
+export const arranged = (arrangement: Arrangement, lens: Lens): Shot =>
+	arrangedIn(newShot(arrangement.title), arrangement, lens);
+
+/** The same in a shot that has nobody yet. */
+export function arrangedIn(blank: Shot, { counts, part, motion }: Arrangement, lens: Lens): Shot {
+	const { shot } = setUp(blank, lens, counts, part);
 	if (!motion) return shot;
 	return { ...shot, people: shot.people.map((one) => ({ ...one, motion })) };
 }

@@ -1,0 +1,55 @@
+<script lang="ts">
+	import { photographAsked } from '../../photograph/asked.svelte';
+	import { arrangedIn, ARRANGEMENTS } from '../../shared/arrangements';
+	import type { PlanView } from '../plan.svelte';
+
+	/** Nobody is there yet: arrangements to begin with, or a photograph. */
+	let { plan }: { plan: PlanView } = $props();
+</script>
+
+<div class="empty" role="group" aria-label="Nobody is there yet">
+	<p>Nobody is there yet. Begin with</p>
+	<div class="ways">
+		{#each ARRANGEMENTS as arrangement (arrangement.key)}
+			<button
+				class="knob"
+				type="button"
+				onclick={() => plan.change(arrangedIn(plan.shot, arrangement, plan.shot.lens))}
+				>{arrangement.title}</button
+			>
+		{/each}
+		<button class="knob" type="button" onclick={() => photographAsked.ask('this-shot')}
+			>From a photograph…</button
+		>
+	</div>
+</div>
+
+<style>
+	.empty {
+		position: absolute;
+		left: 50%;
+		top: 50%;
+		translate: -50% -50%;
+		width: min(22rem, 88%);
+		z-index: 2;
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		border-radius: 4px;
+		padding: 0.8rem 1rem;
+		display: flex;
+		flex-direction: column;
+		gap: 0.5rem;
+		text-align: center;
+	}
+	.ways {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.4rem;
+		justify-content: center;
+	}
+	@media (pointer: coarse) {
+		.knob {
+			min-height: 2.75rem;
+		}
+	}
+</style>
