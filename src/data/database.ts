@@ -141,6 +141,16 @@ export const presetLenses = (): KitLens[] =>
 		lens
 	}));
 
+/** The present version; Dexie counts in tens. */
+const VERSION = 7;
+
+/** Whether the browser’s database of this name was made by a newer Focalis, whose records mean other things. */
+export async function isNewer(name: string): Promise<boolean> {
+	// missing in some browsers: then nothing is known
+	const there = (await indexedDB.databases?.()) ?? [];
+	return there.some((one) => one.name === name && (one.version ?? 0) > 10 * VERSION);
+}
+
 export class Database extends Dexie {
 	readonly jobs!: EntityTable<Job, 'id'>;
 	readonly shots!: EntityTable<ShotRecord, 'id'>;
@@ -155,7 +165,8 @@ export class Database extends Dexie {
 	readonly exercises!: EntityTable<ExerciseRecord, 'id'>;
 
 	constructor(name: string) {
-		super(name);
+		// what is said to be kept outlives a power cut, too
+		super(name, { chromeTransactionDurability: 'strict' });
 		this.version(1).stores({ jobs: 'id', shots: 'id, jobId', steps: '[shotId+step], shotId' });
 		// 2: the kit, and one's own spreads
 		this.version(2)
@@ -190,7 +201,7 @@ export class Database extends Dexie {
 		// 6: what was measured of frames that came home
 		this.version(6).stores({ frames: 'id, jobId' });
 		// 7: a log of what was practised
-		this.version(7).stores({ exercises: 'id' });
+		this.version(VERSION).stores({ exercises: 'id' });
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());
 			void transaction.table('lenses').bulkAdd(presetLenses());

@@ -135,6 +135,37 @@ describe('photographs that stages were made from', () => {
 	});
 });
 
+describe('a database of a newer Focalis', () => {
+	const versionOf = async (name: string) =>
+		(await indexedDB.databases()).find((one) => one.name === name)?.version;
+
+	it('is refused and left as it is; everything in it can be saved', async () => {
+		const { store: old, name } = newStore();
+		await old.addJob(JOB, [fresh('a')]);
+		old.close();
+		const newer = new Dexie(name);
+		newer.version(99).stores({ shots: 'id, slot.jobId', inventions: 'id' });
+		await newer.open();
+		await newer.table('inventions').add({ id: 'x' });
+		newer.close();
+
+		const { store } = newStore(name);
+		const trouble = await new Promise((resolve) => {
+			store.watch(
+				() => resolve('opened'),
+				(error) => resolve(troubleOf(error))
+			);
+		});
+		expect(trouble).toBe('newer');
+		await expect(store.read()).rejects.toThrow();
+		expect(await versionOf(name)).toBe(990);
+		const copy = await store.rawCopy();
+		expect(copy['shots']).toHaveLength(1);
+		expect(copy['inventions']).toEqual([{ id: 'x' }]);
+		expect(await versionOf(name)).toBe(990);
+	});
+});
+
 describe('the log of exercises', () => {
 	const record = (id: string, doneAt: number): ExerciseRecord => ({
 		id,

@@ -5,6 +5,7 @@ import { FrameShelf } from './frameShelf';
 import { contentsOf, emptyRows, type Contents } from './contents';
 import {
 	Database,
+	isNewer,
 	JobSchema,
 	ShotRecordSchema,
 	type Job,
@@ -13,7 +14,9 @@ import {
 } from './database';
 import type { History } from './history';
 import { PART_SCHEMAS, partsSaved, type PartsOf, type PartsSaved } from './parts';
+import { rawCopyOf } from './rawCopy';
 import { historyFrom, stepsFrom } from './steps';
+import { NewerDatabase } from './trouble';
 import { validated } from './valid';
 
 /** What the browser keeps: jobs, their shots, the history of each shot, and the kit. */
@@ -87,6 +90,10 @@ export class Store {
 		let isStopped = false;
 		let seen = 0;
 		const begin = async () => {
+			if (await isNewer(this.#db.name)) {
+				this.#db.close({ disableAutoOpen: true });
+				throw new NewerDatabase('a newer Focalis keeps its work here');
+			}
 			// a live query keeps quiet about a database that cannot be opened: ask first
 			await this.#db.open();
 			seen = (await this.#db.changes.orderBy('seq').last())?.seq ?? 0;
@@ -110,6 +117,11 @@ export class Store {
 			isStopped = true;
 			subscription?.unsubscribe();
 		};
+	}
+
+	/** Every record as it lies there, whatever its version, but for pictures: to be saved to a file. */
+	rawCopy(): Promise<Record<string, unknown[]>> {
+		return rawCopyOf(this.#db.name);
 	}
 
 	/** The records that notes speak of, as they are now. */

@@ -12,6 +12,9 @@ import { Library } from './library.svelte';
 import { Outbox } from './outbox.svelte';
 import type { Undoing } from './undoing';
 
+/** A store that has not answered for so long is gone on without, ms. */
+const SILENT_MS = 4000;
+
 /** The open shot: a cursor over the library, which holds everything. */
 export class Session implements Undoing {
 	/** False until the store has been read, or has refused. */
@@ -47,7 +50,8 @@ export class Session implements Undoing {
 
 	/** Why something is not kept; null while everything is. */
 	get trouble(): Trouble | null {
-		return this.outbox.trouble ?? this.#refused;
+		// what a newer Focalis keeps is said whatever else goes wrong for it
+		return this.#refused === 'newer' ? 'newer' : (this.outbox.trouble ?? this.#refused);
 	}
 	/** Something is not in the store yet. */
 	get isSaving(): boolean {
@@ -66,7 +70,13 @@ export class Session implements Undoing {
 	/** Begins to follow the store; returns how to stop. Opens a shot as soon as there is one. */
 	start(preferredShotId: string | null): () => void {
 		let isFirst = true;
-		return this.#store.watch(
+		// one that never answers keeps nobody waiting: what it says later is taken over then
+		const impatient = setTimeout(() => {
+			if (this.isReady) return;
+			this.#refused = 'silent';
+			this.isReady = true;
+		}, SILENT_MS);
+		const stop = this.#store.watch(
 			(contents) => {
 				void this.#follow(contents, isFirst, preferredShotId);
 				isFirst = false;
@@ -76,6 +86,15 @@ export class Session implements Undoing {
 				this.isReady = true;
 			}
 		);
+		return () => {
+			clearTimeout(impatient);
+			stop();
+		};
+	}
+
+	/** What lies in the store, whatever wrote it, as a text for a file. */
+	async rawCopy(): Promise<string> {
+		return JSON.stringify(await this.#store.rawCopy());
 	}
 
 	/** Changes only when another shot is opened, not with every change to it. */

@@ -171,6 +171,29 @@ describe('a store that does not take it', () => {
 		expect(title(session)).toBe('a');
 	});
 
+	it('that never answers is gone on without, and taken over when it does', async () => {
+		vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+		try {
+			const store = new Store(name);
+			const { watch } = store;
+			let answer = () => {};
+			vi.spyOn(store, 'watch').mockImplementation((onContents, onTrouble) => {
+				answer = () => void watch.call(store, onContents, onTrouble);
+				return () => {};
+			});
+			const session = new Session(store);
+			session.start(null);
+			expect(session.isReady).toBe(false);
+			vi.advanceTimersByTime(5000);
+			expect([session.isReady, session.trouble]).toEqual([true, 'silent']);
+			vi.useRealTimers();
+			answer();
+			await vi.waitFor(() => expect(session.trouble).toBeNull());
+		} finally {
+			vi.useRealTimers();
+		}
+	});
+
 	it('takes a new job, and keeps all of it once it can', async () => {
 		const { session, store } = await openWindow();
 		const addJob = vi

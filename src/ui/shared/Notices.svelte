@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Refusal } from '$core/format/shotFile';
 	import { saveShotFile, saveText } from '../files/out/saving';
+	import type { Trouble } from '$data/trouble';
 	import type { Keeping } from '../keeping/promise.svelte';
 	import type { Network } from './network.svelte';
 	import type { PartConflict } from '../keeping/library.svelte';
@@ -21,6 +22,23 @@
 
 	const MOST_SHOWN = 4;
 
+	const TROUBLE_WORDS: Readonly<Record<Trouble, string>> = {
+		full: 'This browser’s storage is full: changes are not kept.',
+		refused: 'This browser does not let Focalis keep anything: changes are not kept.',
+		newer:
+			'What this browser keeps was written by a newer Focalis. It is left as it is: reload to get the newer one. Changes here are not kept.',
+		silent:
+			'This browser’s storage does not answer: what was kept is not shown, changes are not kept.'
+	};
+	let rawProblem = $state('');
+	async function saveRaw() {
+		try {
+			saveText('everything-kept.json', await session.rawCopy());
+		} catch {
+			rawProblem = 'It cannot be read just now.';
+		}
+	}
+
 	const KIND_WORDS: Readonly<Record<PartConflict['kind'], string>> = {
 		jobs: 'What is said of this day',
 		slots: 'The place of a shot in its day',
@@ -38,11 +56,15 @@
 	{#if session.trouble}
 		<div class="notice" role="alert">
 			<p>
-				{session.trouble === 'full'
-					? 'This browser’s storage is full: changes are not kept.'
-					: 'This browser does not let Focalis keep anything: changes are not kept.'}
+				{TROUBLE_WORDS[session.trouble]}
 				You can go on, and save the shot to a file before you close this window.
 			</p>
+			{#if session.trouble === 'newer'}
+				<button class="knob" type="button" onclick={() => void saveRaw()}
+					>Save what is there to a file</button
+				>
+				{#if rawProblem}<span>{rawProblem}</span>{/if}
+			{/if}
 			{#if session.shot}
 				{@const shot = session.shot}
 				<button class="knob" type="button" onclick={() => saveShotFile(shot)}>Save to a file</button
