@@ -63,15 +63,48 @@ export function contentsOf(rows: Rows, gone: ReadonlySet<string> = new Set()): C
 			setAside.push({ id: raw.id, problems: problemsOf(result.error), raw });
 			return [];
 		});
+	const readable = valid(JobSchema, rows.jobs);
+	const shots = valid(ShotRecordSchema, rows.shots).sort(inOrder);
+	const spoilt = rows.jobs.filter(({ id }) => !readable.some((job) => job.id === id));
 	return {
-		jobs: valid(JobSchema, rows.jobs).sort((a, b) => a.createdAt - b.createdAt),
-		shots: valid(ShotRecordSchema, rows.shots).sort(inOrder),
+		jobs: [...readable, ...spoilt.flatMap((raw) => salvaged(raw, shots) ?? [])].sort(
+			(a, b) => a.createdAt - b.createdAt
+		),
+		shots,
 		bodies: valid(KitBodySchema, rows.bodies),
 		lenses: valid(KitLensSchema, rows.lenses),
 		spreads: valid(MySpreadsSchema, rows.spreads),
 		setAside,
 		erased: new Set(rows.erased.map(({ id }) => id)),
 		takenOut: gone
+	};
+}
+
+/**
+ * What can be read of a job that no longer validates, so that the shots that hang on it can be reached; null where there
+ * are none. It is only written when somebody changes it.
+ */
+function salvaged(
+	raw: { readonly id: string } & Readonly<Record<string, unknown>>,
+	shots: readonly ShotRecord[]
+): Job | null {
+	const first = shots.find(({ slot }) => slot.jobId === raw.id);
+	if (!first) return null;
+	const read = Object.entries(JobSchema.shape).flatMap(([key, schema]) => {
+		const result = schema.safeParse(raw[key]);
+		return result.success && result.data !== undefined ? [[key, result.data] as const] : [];
+	});
+	return {
+		title: 'A day that could not be read',
+		date: first.slot.startsAt.slice(0, 10),
+		place: '',
+		notes: '',
+		people: [],
+		createdAt: 0,
+		isSample: false,
+		revision: 0,
+		...Object.fromEntries(read),
+		id: raw.id
 	};
 }
 

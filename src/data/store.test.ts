@@ -269,6 +269,26 @@ describe('what no longer validates', () => {
 		expect([jobs.length, setAside.length]).toEqual([1, 1]);
 	});
 
+	it('in a job with shots leaves them within reach, with what can be read of the day', async () => {
+		const { store, name } = newStore();
+		await store.addJob(JOB, [fresh('a'), fresh('b')]);
+		store.close();
+		const raw = new Dexie(name);
+		await raw.open();
+		await raw.table('jobs').update('job', { date: 'soon', people: [{ name: 7 }] });
+		raw.close();
+		const { store: again } = newStore(name);
+		const { jobs, shots, setAside } = await again.read();
+		expect(setAside.map(({ id }) => id)).toEqual(['job']);
+		expect(shots).toHaveLength(2);
+		expect(jobs).toEqual([{ ...JOB, date: '2026-09-26', revision: jobs[0]?.revision }]);
+		// mended by being changed
+		const [job] = jobs;
+		if (!job) throw new Error('no job');
+		await again.saveParts('jobs', 'job', job, { ...job, place: 'the loft' });
+		expect(await again.read()).toMatchObject({ jobs: [{ place: 'the loft' }], setAside: [] });
+	});
+
 	it('in a history lets it start anew at the present', async () => {
 		const store = await withRaw('steps', { shotId: 'good', step: 0, gesture: 5, shot: {} });
 		const history = await store.readHistory(await saved(store, 'good'));
