@@ -21,8 +21,12 @@ const toUnplanned = async (page) => {
 	await page.getByRole('button', { name: /Keep it as a shot/ }).waitFor();
 };
 
+/** Instead of a shot: nothing is kept yet. */
+const FIRST = Symbol('the first visit');
+
 /** Each: a file, the size, the look, the shot (null for the day), and what to do before the picture is taken. */
 const PICTURES = [
+	['welcome', DESK, 'day', FIRST],
 	['day', DESK, 'day', null],
 	['phone-day', PHONE, 'night', null],
 	['card', DESK, 'day', /Two families/, toCard],
@@ -38,19 +42,6 @@ const PICTURES = [
 		async (page) => {
 			await page.getByRole('button', { name: 'why', exact: true }).click();
 			await page.locator('.js-plotly-plot .trace').first().waitFor();
-		}
-	],
-	[
-		'plan-odds',
-		DESK,
-		'night',
-		/The bandleader/,
-		async (page) => {
-			await page.getByRole('button', { name: 'why', exact: true }).click();
-			await page.locator('.js-plotly-plot .trace').first().waitFor();
-			await page
-				.getByRole('heading', { name: 'The odds' })
-				.evaluate((node) => node.scrollIntoView());
 		}
 	],
 	[
@@ -99,13 +90,30 @@ const PICTURES = [
 		(page) => page.getByRole('button', { name: /^Ilinca at large/ }).click()
 	],
 	[
-		'setup-lenses',
+		'setup-wide',
 		DESK,
 		'day',
 		/The couple/,
 		async (page) => {
-			await inSetup(page, 'other lenses');
-			await page.getByText('best for faces').waitFor();
+			await inSetup(page, 'framing');
+			await page.getByText('Wide and shallow: many frames').click();
+			await page.getByText('35 mm', { exact: true }).click();
+			await page.getByRole('img', { name: /^The frames and the way/ }).waitFor();
+			await page.getByText('frames you can bear').evaluate((one) => one.scrollIntoView());
+		}
+	],
+	[
+		'bench',
+		DESK,
+		'day',
+		/The couple/,
+		async (page) => {
+			await page.getByRole('navigation').getByRole('button', { name: 'Bench' }).click();
+			await page.getByRole('button', { name: 'Choose a lens' }).click();
+			for (const lens of ['50 mm f/1.4', '85 mm f/1.4', '135 mm f/1.8']) {
+				await page.getByRole('button', { name: `shortlist ${lens}`, exact: true }).click();
+			}
+			await page.getByRole('group', { name: 'Working out the day' }).waitFor({ state: 'hidden' });
 		}
 	],
 	['setup-light', DESK, 'day', /An elder/, (page) => inSetup(page, /^light/)],
@@ -157,7 +165,10 @@ try {
 			isMobile: isPhone,
 			reducedMotion: 'reduce'
 		});
-		if (title) {
+		if (title === FIRST) {
+			await page.goto(address);
+			await page.getByRole('region', { name: 'Try it' }).waitFor();
+		} else if (title) {
 			await page.goto(`${address}/?sample=${encodeURIComponent(title.source)}`);
 			await page.getByRole('region', { name: 'Verdict' }).waitFor();
 		} else {
