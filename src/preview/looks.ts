@@ -1,8 +1,8 @@
 import type { Build } from '$core/tables/heads';
 
-export const OUTFITS = ['jacket', 'coat', 'shirt'] as const;
+const OUTFITS = ['jacket', 'coat', 'shirt'] as const;
 export type Outfit = (typeof OUTFITS)[number];
-export const HAIR_STYLES = ['cropped', 'parted', 'bun', 'long', 'curls', 'shaven'] as const;
+const HAIR_STYLES = ['cropped', 'parted', 'bun', 'long', 'curls', 'shaven'] as const;
 /** An infant’s is downy. */
 export type HairStyle = (typeof HAIR_STYLES)[number] | 'downy';
 

@@ -143,7 +143,7 @@ const FocusChoiceSchema = z.union(
 );
 
 /** More frames are not put together by hand. */
-export const MOST_STITCHED = 200;
+const MOST_STITCHED = 200;
 
 const WideViewSchema = record('the wide view', {
 	acrossDeg: number('the view across', 5, 360, 'degrees'),

@@ -14,6 +14,7 @@
 	import FocusResult from './FocusResult.svelte';
 	import FramesIn from './FramesIn.svelte';
 	import HandsResult from './HandsResult.svelte';
+	import HowTo from './HowTo.svelte';
 	import SetUp from './SetUp.svelte';
 	import { apertureSitting, focusSitting, handsSitting } from '../../practice/sittings';
 
@@ -181,17 +182,9 @@
 		{/key}
 	{:else if entry && bodyEntry}
 		<section aria-label={bench.title}>
-			<h2>{bench.title}</h2>
-			<p>{bench.what}</p>
-			<div class="how">
-				<div>
-					<ol>
-						{#each bench.steps as step (step)}<li>{step}</li>{/each}
-					</ol>
-					<p class="note">What usually goes wrong: {bench.mistakes}</p>
-				</div>
+			<HowTo title={bench.title} what={bench.what} steps={bench.steps} mistakes={bench.mistakes}>
 				<SetUp isAslant={frames.kind === 'scale'} isByHand={name === 'hands'} />
-			</div>
+			</HowTo>
 			<ChartOnPaper kind={frames.kind} bind:paper />
 			<FramesIn {frames} {paper} {sitting} />
 			{#if frames.frames.length > 0}
@@ -235,9 +228,6 @@
 	h1 {
 		font-size: 1.25rem;
 	}
-	h2 {
-		font-size: 1.3rem;
-	}
 	.small {
 		font-size: 1rem;
 	}
@@ -254,24 +244,8 @@
 		border-left-color: var(--focus);
 		font-weight: 600;
 	}
-	.how {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) 15rem;
-		gap: 1.2rem;
-		align-items: start;
-	}
-	ol {
-		list-style: decimal;
-		padding-left: 1.3rem;
-		display: flex;
-		flex-direction: column;
-		gap: 0.25rem;
-	}
 	.note {
 		color: var(--ink-2);
-	}
-	.how .note {
-		margin-top: 0.5rem;
 	}
 	.result {
 		border-top: 1px solid var(--rule);
@@ -283,8 +257,7 @@
 		}
 	}
 	@media (max-width: 48rem) {
-		.bench,
-		.how {
+		.bench {
 			grid-template-columns: minmax(0, 1fr);
 		}
 		aside ul {

@@ -3,17 +3,14 @@
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { MOST_SHORTLISTED, type LensNotes } from '$core/format/lensNotes';
 	import type { KitBody, KitLens } from '$data/database';
-	import { reachWords, widestWords } from '$words/choosing';
-	import { distance } from '$words/numbers';
 	import { asksForSomething } from '$core/study/study';
 	import { useKit } from '../../kit/kit.svelte';
-	import LensFields from '../../kit/LensFields.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import { settings } from '../../shared/settings.svelte';
-	import { choices, DayByLens, notesOf, overDay, type Filter } from './choosing.svelte';
+	import { choices, DayByLens, notesOf, type Filter } from './choosing.svelte';
 	import OptionalNumber from './OptionalNumber.svelte';
+	import LensNumbers from './LensNumbers.svelte';
 	import ShortlistCard from './ShortlistCard.svelte';
-	import TypedSharpness from './TypedSharpness.svelte';
+	import SideBySide from './SideBySide.svelte';
 
 	/** Lenses side by side on one body: what each gives, costs, and makes of the day. */
 	let { body, session }: { body: KitBody; session: Session } = $props();
@@ -47,12 +44,6 @@
 		void day.ask(shots, body.body, asked, kit.contents.spreads);
 		return () => day.work.stop();
 	});
-
-	/** Numbers of one body stand for no other. */
-	const bestOf = ({ sharpness }: KitLens) =>
-		sharpness && sharpness.bodyName === body.body.name
-			? Math.round(Math.max(...sharpness.stops.map(({ centre }) => centre)))
-			: null;
 
 	function put(entry: KitLens, change: Partial<KitLens>, words: string, gesture?: string) {
 		const [before, after] = [entry, { ...entry, ...change }];
@@ -146,75 +137,16 @@
 	{#if shown.length === 0}
 		<p>No lens is like that. Ask for less, or weigh one that you do not have.</p>
 	{:else}
-		<!-- wider than a phone: it scrolls by itself, by keys, too -->
-		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-		<div class="wide" tabindex="0" role="region" aria-label="Lenses side by side">
-			<table>
-				<thead>
-					<tr>
-						<th scope="col">lens</th>
-						<th scope="col">reach</th>
-						<th scope="col">opens to</th>
-						<th scope="col">focuses from</th>
-						<th scope="col">weight</th>
-						<th scope="col">price</th>
-						<th scope="col">at its best</th>
-						<th scope="col">least in the day</th>
-						<th scope="col">good of 100</th>
-						<th scope="col">backgrounds</th>
-						<th scope="col"><span class="sr-only">shortlist</span></th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each shown as entry (entry.id)}
-						{@const notes = notesOf(entry)}
-						{@const best = bestOf(entry)}
-						{@const over = overDay(day.made.get(entry.id) ?? [])}
-						<tr class:on={openId === entry.id}>
-							<th scope="row">
-								<button
-									type="button"
-									aria-expanded={openId === entry.id}
-									onclick={() => (openId = openId === entry.id ? null : entry.id)}
-									><span aria-hidden="true">{openId === entry.id ? '▾' : '▸'}</span>
-									<bdi>{entry.lens.name}</bdi></button
-								>
-								{#if entry.isWanted}<span class="note">not yours</span>{/if}
-							</th>
-							<td class="lens">{reachWords(entry.lens)}</td>
-							<td>{widestWords(entry.lens)}</td>
-							<td>{distance(entry.lens.closestFocusM, settings.units)}</td>
-							<td>{notes.weightG === undefined ? '' : `${notes.weightG} g`}</td>
-							<td>{notes.price ?? ''}</td>
-							<td>
-								{#if best !== null}{best}{#if entry.sharpness?.isTyped}
-										<span class="note">typed in</span>{/if}{:else if entry.sharpness}<span
-										class="note">on another body</span
-									>{/if}
-							</td>
-							<td>{over.leastSharp === null ? '' : `${Math.round(100 * over.leastSharp)} %`}</td>
-							<td>
-								{over.goodShare === null ? '' : Math.round(100 * over.goodShare)}
-								{#if over.lost > 0}<span class="note"
-										>{over.lost} of {titles.length} not with it</span
-									>{/if}
-							</td>
-							<td>{over.intents > 0 ? `${over.intentsMet} of ${over.intents}` : ''}</td>
-							<td>
-								<button
-									class="knob"
-									type="button"
-									aria-pressed={notes.isShortlisted}
-									disabled={!notes.isShortlisted && shortlist.length >= MOST_SHORTLISTED}
-									onclick={() => list(entry, !notes.isShortlisted)}
-									>shortlist<span class="sr-only"> {entry.lens.name}</span></button
-								>
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<SideBySide
+			entries={shown}
+			bodyName={body.body.name}
+			made={day.made}
+			shots={titles.length}
+			{openId}
+			isFull={shortlist.length >= MOST_SHORTLISTED}
+			onopen={(id) => (openId = openId === id ? null : id)}
+			onlist={(entry) => list(entry, !notesOf(entry).isShortlisted)}
+		/>
 		<p class="note">
 			At its best: line pairs per picture height in the centre. Least in the day: what of its best
 			it gives at the f-number of the shot that asks most of it. Good of 100: the shot in the middle
@@ -222,50 +154,12 @@
 		</p>
 	{/if}
 	{#if open}
-		<section class="edit" aria-label="Numbers of {open.lens.name}">
-			<div class="row">
-				<OptionalNumber
-					label="weight"
-					unit="g"
-					value={notesOf(open).weightG ?? null}
-					low={1}
-					high={30_000}
-					onchange={(weightG) => note(open, { weightG: weightG ?? undefined }, 'a weight')}
-				/>
-				<OptionalNumber
-					label="price"
-					value={notesOf(open).price ?? null}
-					low={0}
-					high={10_000_000}
-					onchange={(price) => note(open, { price: price ?? undefined }, 'a price')}
-				/>
-				{#if open.isWanted}
-					<button
-						class="knob"
-						type="button"
-						onclick={() => put(open, { isWanted: undefined }, 'a lens of one’s own')}
-						>I have it now</button
-					>
-					<button class="knob" type="button" onclick={() => forget(open)}>Take it out</button>
-				{/if}
-			</div>
-			{#if open.isWanted}
-				<LensFields
-					lens={open.lens}
-					onlyOn={open.onlyOn}
-					onchange={(change) => put(open, change, 'a lens', `lens ${open.id}`)}
-				/>
-			{/if}
-			{#if !open.sharpness || open.sharpness.isTyped}
-				<TypedSharpness
-					entry={open}
-					bodyName={body.body.name}
-					onchange={(sharpness) => put(open, { sharpness }, 'sharpness typed in')}
-				/>
-			{:else}
-				<p class="note">Its sharpness was measured on the bench ({open.sharpness.date}).</p>
-			{/if}
-		</section>
+		<LensNumbers
+			entry={open}
+			bodyName={body.body.name}
+			onput={(change, words, gesture) => put(open, change, words, gesture)}
+			onforget={() => forget(open)}
+		/>
 	{/if}
 	<h3>Shortlist</h3>
 	{#if shortlist.length === 0}
@@ -314,67 +208,10 @@
 		flex: 1;
 		min-width: 8rem;
 	}
-	.wide {
-		/* what only listeners hear scrolls along */
-		position: relative;
-		overflow-x: auto;
-	}
-	table {
-		border-collapse: collapse;
-		min-width: max-content;
-		width: 100%;
-		font-variant-numeric: tabular-nums;
-	}
-	th,
-	td {
-		border-bottom: 1px solid var(--rule);
-		padding: 0.2rem 0.7rem 0.2rem 0;
-		text-align: left;
-		line-height: 1.25;
-		font-weight: 400;
-	}
-	td {
-		white-space: nowrap;
-	}
-	td .note,
-	th .note {
-		display: block;
-		line-height: 1.1;
-	}
-	thead th {
-		color: var(--ink-2);
-		font-size: 0.8125rem;
-		vertical-align: bottom;
-	}
-	th button {
-		text-align: left;
-	}
-	/* which lens it is stays in sight */
-	th:first-child {
-		position: sticky;
-		left: 0;
-		background: var(--paper);
-	}
-	.on th,
-	.on td {
-		background: var(--sheet);
-	}
-	.edit {
-		background: var(--sheet);
-		border: 1px solid var(--rule);
-		border-radius: 4px;
-		padding: 0.7rem;
-	}
 	.cards {
 		display: grid;
 		grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
 		gap: 0.8rem;
 		align-items: start;
-	}
-	@media (pointer: coarse) {
-		.knob,
-		th button {
-			min-height: 2.75rem;
-		}
 	}
 </style>

@@ -13,6 +13,7 @@
 	import { ACCEPTED_PICTURES } from '../../review/pictureFiles';
 	import SmallPicture from '../../review/SmallPicture.svelte';
 	import { settings } from '../../shared/settings.svelte';
+	import HowTo from '../HowTo.svelte';
 	import ExerciseLog from './ExerciseLog.svelte';
 	import ExerciseSetUp from './ExerciseSetUp.svelte';
 	import ExerciseSheet from './ExerciseSheet.svelte';
@@ -72,17 +73,7 @@
 </script>
 
 <section aria-label={text.title}>
-	<h2>{text.title}</h2>
-	<p>{text.what}</p>
-	<div class="how">
-		<div>
-			<ol>
-				{#each text.steps as step (step)}<li>{step}</li>{/each}
-			</ol>
-			<p class="note">What usually goes wrong: {text.mistakes}</p>
-		</div>
-		<ExerciseSetUp {exercise} />
-	</div>
+	<HowTo {...text}><ExerciseSetUp {exercise} /></HowTo>
 	<div class="row">
 		<Button size="xs" disabled={isBusy} onclick={() => input?.click()}>Choose frames…</Button>
 		<Button size="xs" color="light" disabled={isBusy} onclick={shoot}
@@ -173,27 +164,8 @@
 		max-width: 60rem;
 		min-width: 0;
 	}
-	h2 {
-		font-size: 1.3rem;
-	}
-	.how {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) 15rem;
-		gap: 1.2rem;
-		align-items: start;
-	}
-	.how ol {
-		list-style: decimal;
-		padding-left: 1.3rem;
-		display: flex;
-		flex-direction: column;
-		gap: 0.25rem;
-	}
 	.note {
 		color: var(--ink-2);
-	}
-	.how .note {
-		margin-top: 0.5rem;
 	}
 	.row {
 		display: flex;
@@ -236,11 +208,6 @@
 	@media (pointer: coarse) {
 		.row :global(button) {
 			min-height: 2.75rem;
-		}
-	}
-	@media (max-width: 48rem) {
-		.how {
-			grid-template-columns: minmax(0, 1fr);
 		}
 	}
 </style>

@@ -1,0 +1,91 @@
+<script lang="ts">
+	import type { LensNotes } from '$core/format/lensNotes';
+	import type { KitLens } from '$data/database';
+	import LensFields from '../../kit/LensFields.svelte';
+	import { notesOf } from './choosing.svelte';
+	import OptionalNumber from './OptionalNumber.svelte';
+	import TypedSharpness from './TypedSharpness.svelte';
+
+	/** What is typed in of a lens: weight and price, sharpness from elsewhere; of one that one has not, everything. */
+	interface Props {
+		entry: KitLens;
+		bodyName: string;
+		onput: (change: Partial<KitLens>, words: string, gesture?: string) => void;
+		onforget: () => void;
+	}
+
+	let { entry, bodyName, onput, onforget }: Props = $props();
+	const note = (change: Partial<LensNotes>, words: string) =>
+		onput({ notes: { ...notesOf(entry), ...change } }, words);
+</script>
+
+<section class="edit" aria-label="Numbers of {entry.lens.name}">
+	<div class="row">
+		<OptionalNumber
+			label="weight"
+			unit="g"
+			value={notesOf(entry).weightG ?? null}
+			low={1}
+			high={30_000}
+			onchange={(weightG) => note({ weightG: weightG ?? undefined }, 'a weight')}
+		/>
+		<OptionalNumber
+			label="price"
+			value={notesOf(entry).price ?? null}
+			low={0}
+			high={10_000_000}
+			onchange={(price) => note({ price: price ?? undefined }, 'a price')}
+		/>
+		{#if entry.isWanted}
+			<button
+				class="knob"
+				type="button"
+				onclick={() => onput({ isWanted: undefined }, 'a lens of one’s own')}>I have it now</button
+			>
+			<button class="knob" type="button" onclick={() => onforget()}>Take it out</button>
+		{/if}
+	</div>
+	{#if entry.isWanted}
+		<LensFields
+			lens={entry.lens}
+			onlyOn={entry.onlyOn}
+			onchange={(change) => onput(change, 'a lens', `lens ${entry.id}`)}
+		/>
+	{/if}
+	{#if !entry.sharpness || entry.sharpness.isTyped}
+		<TypedSharpness
+			{entry}
+			{bodyName}
+			onchange={(sharpness) => onput({ sharpness }, 'sharpness typed in')}
+		/>
+	{:else}
+		<p class="note">Its sharpness was measured on the bench ({entry.sharpness.date}).</p>
+	{/if}
+</section>
+
+<style>
+	.note {
+		color: var(--ink-2);
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem 0.8rem;
+		align-items: end;
+	}
+	.edit {
+		display: flex;
+		flex-direction: column;
+		gap: 0.7rem;
+		min-width: 0;
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		border-radius: 4px;
+		padding: 0.7rem;
+	}
+	@media (pointer: coarse) {
+		.knob {
+			min-height: 2.75rem;
+		}
+	}
+</style>
