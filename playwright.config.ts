@@ -7,7 +7,7 @@ const PORT = 4196;
 const executablePath = findChromium();
 
 /** Tests of the rendered pictures. */
-const PICTURES = /(preview\w*|pictures|practice\w*|photographTrip)\.spec\.ts/;
+const PICTURES = /(preview\w*|pictures\w*|practice\w*|photographTrip)\.spec\.ts/;
 const ARGS = [
 	'--no-sandbox',
 	'--disable-quic',

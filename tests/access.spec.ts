@@ -110,6 +110,34 @@ test('the whole of Plan fits 1280 × 660 without scrolling', async ({ app, page 
 	}
 });
 
+test.describe('a low window', () => {
+	test.use({ viewport: { width: 1280, height: 540 } });
+
+	test('the ladder stays where it is while a rung is pointed at', async ({ app, page }) => {
+		await app.openSample(/The couple/);
+		await expect(app.ladder.getByRole('row', { name: /^good of 100 frames/ })).toBeVisible();
+		// what comes later makes room for itself
+		await expect(page.getByRole('group', { name: 'Try instead' })).toContainText('in 100');
+		for (const fNumber of [1.4, 2.8, 8]) {
+			const rung = app.rung(fNumber);
+			const topOf = async () => Math.round((await rung.boundingBox())?.y ?? 0);
+			await page.mouse.move(2, 2);
+			await expect(app.headline).not.toContainText('peek');
+			const before = await topOf();
+			await rung.hover({ position: { x: 12, y: 3 } });
+			await expect(app.headline).toContainText(`f/${fNumber}`);
+			expect(await topOf()).toBe(before);
+			await page.mouse.down();
+			await page.mouse.up();
+			await page.mouse.move(2, 2);
+			await expect(app.headline).toContainText('locked');
+			await expect(app.headline).toContainText(`f/${fNumber}`);
+			await page.keyboard.press('Control+z');
+			await expect(app.headline).not.toContainText('locked');
+		}
+	});
+});
+
 test.describe('a phone', () => {
 	test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 

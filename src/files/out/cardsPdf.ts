@@ -7,6 +7,7 @@ import {
 	popGraphicsState,
 	pushGraphicsState,
 	rgb,
+	type PDFImage,
 	type PDFPage
 } from 'pdf-lib';
 import { GROUND, RING, type FrameShapes, type PrintedCard } from './printed';
@@ -86,6 +87,8 @@ interface Box {
 }
 
 async function drawCard(page: PDFPage, type: Typesetter, card: PrintedCard, box: Box) {
+	const jpeg = card.frame?.picture;
+	const picture = jpeg ? await page.doc.embedJpg(jpeg) : null;
 	let blocks: Block[] = [];
 	for (const scale of SCALES) {
 		blocks = await blocksOf(type, card, box.width, scale);
@@ -95,7 +98,7 @@ async function drawCard(page: PDFPage, type: Typesetter, card: PrintedCard, box:
 	let last = top;
 	for (const block of blocks) {
 		if ('frame' in block) {
-			drawFrame(page, block.frame, { ...box, top, height: block.height });
+			drawFrame(page, block.frame, picture, { ...box, top, height: block.height });
 			last = top;
 			top -= block.height + GAP;
 			continue;
@@ -189,7 +192,7 @@ function cutMarks(page: PDFPage, width: number, height: number) {
 }
 
 /** The frame in small, as high as the box. */
-function drawFrame(page: PDFPage, frame: FrameShapes, box: Box) {
+function drawFrame(page: PDFPage, frame: FrameShapes, picture: PDFImage | null, box: Box) {
 	const scale = Math.min(box.height / frame.height, box.width / frame.width);
 	const [width, height] = [frame.width * scale, frame.height * scale];
 	const left = box.x;
@@ -205,8 +208,9 @@ function drawFrame(page: PDFPage, frame: FrameShapes, box: Box) {
 		clip(),
 		endPath()
 	);
-	page.drawRectangle({ x: left, y: bottom, width, height, color: colorOf(GROUND) });
-	for (const shape of frame.shapes) {
+	if (picture) page.drawImage(picture, { x: left, y: bottom, width, height });
+	else page.drawRectangle({ x: left, y: bottom, width, height, color: colorOf(GROUND) });
+	for (const shape of picture ? [] : frame.shapes) {
 		const color = colorOf(shape.fill);
 		if (shape.kind === 'path') {
 			const border = shape.stroke ? { borderColor: colorOf(shape.stroke), borderWidth: 0.4 } : {};

@@ -39,7 +39,7 @@ export function pocketFile({ title, date, place }: JobFile, cards: readonly Prin
 	const places = [date, place].filter(Boolean).map(plain).join(', ');
 	return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
-<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'">
+<meta http-equiv="Content-Security-Policy" content="default-src 'none'; img-src data:; style-src 'unsafe-inline'">
 <title>${plain(title)}</title><style>${STYLE}</style></head><body>
 <header><h1><bdi>${plain(title)}</bdi></h1><p><bdi>${places}</bdi></p></header>
 <nav aria-label="Cards"><ol>${cards

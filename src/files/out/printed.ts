@@ -38,6 +38,8 @@ export interface FrameShapes {
 	readonly shapes: readonly Shape[];
 	/** Null when there is nothing to focus on. */
 	readonly ring: { readonly x: number; readonly y: number; readonly radius: number } | null;
+	/** With its real blur: a JPEG of the whole frame, in base64, instead of the shapes. */
+	readonly picture?: string;
 }
 
 /** What comes of a shot when it turns out different. */

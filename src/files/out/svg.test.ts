@@ -35,6 +35,16 @@ describe('the frame in small', () => {
 		expect(svg.match(/<circle cx="3" cy="-2" r="4"/g)).toHaveLength(2);
 	});
 
+	it('is the picture itself where there is one, the ring still over it', () => {
+		const shapes = [{ kind: 'rect', x: 0, y: 0, width: 1, height: 1, fill: '#123456' }] as const;
+		const svg = frameSvg({ ...frame, shapes, picture: 'AAAA' }, 'x');
+		expect(svg).toContain(
+			'<image x="-18" y="-12" width="36" height="24" href="data:image/jpeg;base64,AAAA"/>'
+		);
+		expect(svg).not.toContain('#123456');
+		expect(svg.match(/<circle/g)).toHaveLength(2);
+	});
+
 	it('has no ring when there is nothing to focus on', () => {
 		expect(frameSvg({ ...frame, ring: null }, 'x')).not.toContain('<circle');
 	});

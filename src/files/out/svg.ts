@@ -37,7 +37,10 @@ function elementOf(shape: Shape): string {
 }
 
 /** The frame in small as an SVG element, for a page. */
-export function frameSvg({ width, height, shapes, ring }: FrameShapes, label: string): string {
+export function frameSvg(
+	{ width, height, shapes, ring, picture }: FrameShapes,
+	label: string
+): string {
 	const box = [-width / 2, -height / 2, width, height].map(round).join(' ');
 	const [x, y] = [round(-width / 2), round(-height / 2)];
 	const circle = (colour: string, thick: number) =>
@@ -46,8 +49,14 @@ export function frameSvg({ width, height, shapes, ring }: FrameShapes, label: st
 			: '';
 	return [
 		`<svg viewBox="${box}" role="img" aria-label="${plain(label)}">`,
-		`<rect x="${x}" y="${y}" width="${round(width)}" height="${round(height)}" fill="${GROUND}"/>`,
-		...shapes.map(elementOf),
+		...(picture
+			? [
+					`<image x="${x}" y="${y}" width="${round(width)}" height="${round(height)}" href="data:image/jpeg;base64,${picture}"/>`
+				]
+			: [
+					`<rect x="${x}" y="${y}" width="${round(width)}" height="${round(height)}" fill="${GROUND}"/>`,
+					...shapes.map(elementOf)
+				]),
 		circle('#fffdf8', width / 75),
 		circle(RING, width / 130),
 		'</svg>'

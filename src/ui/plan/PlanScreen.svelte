@@ -25,6 +25,10 @@
 	let tenRemPx = $state(10 * parseFloat(getComputedStyle(document.documentElement).fontSize));
 	const isPhone = $derived((10 * windowPx) / tenRemPx < PHONE_REM);
 
+	/** How high what is said was before a rung was pointed at: in a low window the ladder must not move away from under it. */
+	let sayPx = $state(0);
+	const heldPx = $derived(plan.isPeeking ? untrack(() => sayPx) : null);
+
 	const TABS = [
 		{ value: 'stage', text: 'Stage' },
 		{ value: 'frame', text: 'Frame' },
@@ -45,7 +49,12 @@
 
 <main class="plan" class:phone={isPhone}>
 	<div class="ten-rem" bind:offsetWidth={tenRemPx} aria-hidden="true"></div>
-	<div class="say">
+	<div
+		class="say"
+		class:held={heldPx !== null}
+		style:--held="{heldPx ?? 0}px"
+		bind:offsetHeight={sayPx}
+	>
 		{#if !isPhone}<Wishes {plan} />{/if}
 		<Verdict {plan} />
 		{#if !isPhone}<TryInstead {plan} most={3} />{/if}
@@ -97,6 +106,13 @@
 		display: flex;
 		flex-direction: column;
 		gap: 0.2rem;
+	}
+	/* lower than what fits without scrolling */
+	@media (max-height: 41rem) {
+		.plan:not(.phone) .held {
+			height: var(--held);
+			overflow: hidden;
+		}
 	}
 	.panes {
 		display: grid;

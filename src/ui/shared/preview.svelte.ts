@@ -18,7 +18,7 @@ class Preview {
 	why = $state<string | null>(null);
 
 	#port: PreviewPort | null = null;
-	#isStarting = false;
+	#starting: Promise<void> | null = null;
 	#isOrdering = false;
 	#revision = 0;
 	readonly #wanted = new Map<string, Wanted>();
@@ -43,6 +43,12 @@ class Preview {
 		};
 	}
 
+	/** Whether there are pictures here; `why` says why not. */
+	async starts(): Promise<boolean> {
+		await this.#start();
+		return this.why === null;
+	}
+
 	/** Once for everything that changes at a time. */
 	#orderSoon(): void {
 		if (this.#isOrdering) return;
@@ -54,9 +60,12 @@ class Preview {
 		});
 	}
 
-	async #start(): Promise<void> {
-		if (this.#isStarting || this.why !== null) return;
-		this.#isStarting = true;
+	#start(): Promise<void> {
+		this.#starting ??= this.#startOnce();
+		return this.#starting;
+	}
+
+	async #startOnce(): Promise<void> {
 		const { startPreview } = await import('../../workers/preview');
 		const started = await startPreview((delivery) => this.#take(delivery));
 		if (!started.ok) {

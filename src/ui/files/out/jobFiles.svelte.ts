@@ -23,7 +23,7 @@ import { verdictWords } from '$words/day';
 import { fileName, saveBlob, savedWords, saveText, writeFile, type Saved } from './saving';
 import type { Session } from '../../keeping/session.svelte';
 import { settings } from '../../shared/settings.svelte';
-import { printedCard } from './printedCards';
+import { pictured, printedCard } from './printedCards';
 import { printPage } from './printPage';
 import { pngOfSvg, stageSvg } from './stageDrawing';
 
@@ -154,11 +154,21 @@ export class JobFiles {
 
 	async #cards({ shots }: JobFile): Promise<PrintedCard[]> {
 		const cards: PrintedCard[] = [];
+		const { spreads } = this.#kit.contents;
+		let hasPictures = true;
 		for (const one of shots) {
 			this.report = { ...this.report, share: cards.length / shots.length };
 			// so that the page stays alive between two cards
 			await new Promise((resolve) => setTimeout(resolve));
-			cards.push(printedCard(one, this.#kit.contents.spreads, settings.units));
+			const card = printedCard(one, spreads, settings.units);
+			cards.push(
+				hasPictures
+					? await pictured(card, one, spreads).catch(() => {
+							hasPictures = false;
+							return card;
+						})
+					: card
+			);
 		}
 		return cards;
 	}

@@ -11,6 +11,8 @@ import type { Outlook, PrintedCard } from '$files/out/printed';
 import { cardOf } from '$words/card';
 import { takenWords } from '$words/light';
 import { frameShapes } from '../../card/frameShapes';
+import { alone, drawn, wholeWish } from '../../plan/frame/savedPicture';
+import { preview } from '../../shared/preview.svelte';
 import { clock } from '$words/day';
 import { distance, fromUnits, fStop, smallLength, toUnits, type Units } from '$words/numbers';
 
@@ -39,6 +41,27 @@ export function printedCard(
 		ladder: solution ? ladderInShort(solution) : [],
 		different: solution?.take ? whenDifferent(solution, units) : null
 	};
+}
+
+/** Pixels along the long side of a picture on a card; and how long one may take, ms. */
+const PICTURE_PX = 480;
+const MOST_MS = 15_000;
+
+/**
+ * The same card with the picture of its frame as the lens draws it; the drawing stays where there are no pictures.
+ * Throws where one takes too long: others would, too.
+ */
+export async function pictured(
+	card: PrintedCard,
+	{ shot }: DayShot,
+	spreads: Spreads
+): Promise<PrintedCard> {
+	if (!card.frame || !(await preview.starts())) return card;
+	const wish = wholeWish(solve(shot, chanceOf(spreads)), PICTURE_PX);
+	const bitmap = await drawn(wish, () => undefined, AbortSignal.timeout(MOST_MS));
+	const picture = alone(bitmap).toDataURL('image/jpeg', 0.85).split(',')[1];
+	bitmap.close();
+	return picture ? { ...card, frame: { ...card.frame, shapes: [], picture } } : card;
 }
 
 /** Odds are counted on the screen; a file leaves the frames to take out. */
