@@ -111,3 +111,7 @@ function salvaged(
 /** In order of time. */
 export const inOrder = (a: ShotRecord, b: ShotRecord): number =>
 	a.slot.startsAt.localeCompare(b.slot.startsAt) || a.slot.position - b.slot.position;
+
+/** Bodies and lenses as their list has them. */
+export const byPosition = (a: Pick<KitBody, 'position'>, b: typeof a): number =>
+	a.position - b.position;

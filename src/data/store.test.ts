@@ -2,7 +2,6 @@ import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
 import { present, startHistory, undo, withStep } from './history';
-import type { ExerciseRecord } from '$core/format/exerciseLog';
 import type { Job, ShotRecord, Slot } from './database';
 import type { Contents } from './contents';
 import { Store } from './store';
@@ -163,35 +162,6 @@ describe('a database of a newer Focalis', () => {
 		expect(copy['shots']).toHaveLength(1);
 		expect(copy['inventions']).toEqual([{ id: 'x' }]);
 		expect(await versionOf(name)).toBe(990);
-	});
-});
-
-describe('the log of exercises', () => {
-	const record = (id: string, doneAt: number): ExerciseRecord => ({
-		id,
-		exercise: 'four-edges',
-		doneAt,
-		isPractice: false,
-		frames: 6,
-		score: { good: 4, of: 5 },
-		lensName: 'a lens'
-	});
-
-	it('is read in order of time, also after a restart', async () => {
-		const { store } = newStore('exercises');
-		await store.exercises.put(record('b', 2));
-		await store.exercises.put(record('a', 1));
-		store.close();
-		const { store: again } = newStore('exercises');
-		expect((await again.exercises.all()).map(({ id }) => id)).toEqual(['a', 'b']);
-		await again.exercises.forget('a');
-		expect((await again.exercises.all()).map(({ id }) => id)).toEqual(['b']);
-	});
-
-	it('takes nothing that is no record', async () => {
-		const { store } = newStore('no exercise');
-		await expect(store.exercises.put({ ...record('a', 1), frames: -1 })).rejects.toThrow();
-		expect(await store.exercises.all()).toEqual([]);
 	});
 });
 

@@ -63,6 +63,12 @@ describe('on another body', () => {
 		expect(moved.isoRule).toBeUndefined();
 	});
 
+	it('a lens stands farther back where the sensor is smaller, by the crop factor', () => {
+		// an 85 mm lens on a sensor 23.5 mm wide frames like 130 mm on full frame: common practice, no source
+		const made = lensOnShot(study(onBody(couple, BODIES.crop26)), LENSES.portrait85, undefined);
+		expect(made?.backM).toBeCloseTo(3 * (36 / 23.5) - 3, 1);
+	});
+
 	it('those that it has stay', () => {
 		expect(onBody({ ...couple, choices }, couple.body).choices).toEqual(choices);
 	});

@@ -25,7 +25,7 @@ export interface LensOnShot {
 	readonly sharpShare: number | null;
 }
 
-/** The same shot with another body; settings that it has not are left to it. */
+/** The same shot with another body, framed alike from where the camera is; settings that the body has not are left to it. */
 export function onBody(shot: Shot, body: Body): Shot {
 	const { shutterS, isoRule, ...rest } = shot.choices;
 	const [lowest, highest] = body.iso;
@@ -36,7 +36,8 @@ export function onBody(shot: Shot, body: Body): Shot {
 		...(hasShutter ? { shutterS } : {}),
 		...(isoRule === undefined || hasIso ? {} : { isoRule })
 	};
-	return { ...shot, body, choices };
+	const focalMm = (shot.camera.focalMm * body.sensor.widthMm) / shot.body.sensor.widthMm;
+	return { ...shot, body, choices, camera: { ...shot.camera, focalMm } };
 }
 
 /** The best that a lens makes of a shot, framed as it is; null where it has no way at all. */

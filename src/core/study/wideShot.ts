@@ -1,6 +1,6 @@
 import type { Shot } from '../format/shot';
 import { degrees, radians } from '../geometry/angle';
-import { cameraPose, seenFrom } from '../geometry/camera';
+import { cameraPose, framePoint, seenFrom, worldPoint } from '../geometry/camera';
 import { focusAt, type FocusedOptic } from '../optics/focus';
 import { sharpZone } from '../optics/depthOfField';
 import { toleranceMm } from '../sharpness/tolerance';
@@ -75,18 +75,9 @@ export function framesInPicture({ scene }: Take, wide: WideShot, { frames }: Sti
 			body.sensor
 		);
 		const place = (across: number, up: number) => {
-			const { position, axis, right, up: above, focalMm, widthMm, heightMm } = pose;
-			const x = (across * widthMm) / focalMm;
-			const y = (up * heightMm) / focalMm;
-			const seen = seenFrom(whole, {
-				x: position.x + axis.x + x * right.x + y * above.x,
-				y: position.y + axis.y + x * right.y + y * above.y,
-				z: position.z + axis.z + x * right.z + y * above.z
-			});
-			return {
-				x: 0.5 + (whole.focalMm * seen.rightM) / seen.depthM / whole.widthMm,
-				y: 0.5 - (whole.focalMm * seen.upM) / seen.depthM / whole.heightMm
-			};
+			const { focalMm, widthMm, heightMm } = pose;
+			const point = worldPoint(pose, 1, (across * widthMm) / focalMm, (up * heightMm) / focalMm);
+			return framePoint(whole, seenFrom(whole, point), whole.focalMm);
 		};
 		return {
 			middle: place(0, 0),

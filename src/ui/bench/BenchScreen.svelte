@@ -186,7 +186,19 @@
 				<SetUp isAslant={frames.kind === 'scale'} isByHand={name === 'hands'} />
 			</HowTo>
 			<ChartOnPaper kind={frames.kind} bind:paper />
-			<FramesIn {frames} {paper} {sitting} />
+			<FramesIn
+				of="the chart"
+				practice="Shoot it with the practice camera"
+				measured={frames.frames.length}
+				isBusy={frames.work.isBusy}
+				share={frames.work.share ?? 0}
+				problem={frames.work.problem}
+				passedOver={frames.passedOver}
+				onfiles={(files) => void frames.open(files, paper)}
+				onshoot={() => void frames.shoot(sitting(), paper)}
+				onclear={() => frames.clear()}
+				onstop={() => frames.work.stop()}
+			/>
 			{#if frames.frames.length > 0}
 				<div class="result">
 					{#if name === 'aperture'}

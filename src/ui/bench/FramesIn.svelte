@@ -1,40 +1,56 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
-	import type { Paper } from '$core/bench/chart';
-	import type { RollOrder } from '../../practice/roll';
+	import { capital } from '$words/numbers';
 	import { ACCEPTED_PICTURES } from '../review/pictureFiles';
-	import type { BenchFrames } from './bench.svelte';
+	import type { PassedOver } from './bench.svelte';
 
-	/** Files of a chart in, or the practice camera instead. */
+	/** Files in, or the practice camera instead; how far the measuring is, and what was of no use. */
 	interface Props {
-		frames: BenchFrames;
-		paper: Paper;
-		/** What the practice camera would shoot. */
-		sitting: () => RollOrder[];
+		/** "the chart", "the exercise" */
+		of: string;
+		/** On the button of the practice camera. */
+		practice: string;
+		measured: number;
+		isBusy: boolean;
+		/** How much is done, 0 to 1. */
+		share: number;
+		/** Why it stopped, in words; empty when all is well. */
+		problem: string;
+		passedOver: readonly PassedOver[];
+		onfiles: (files: readonly File[]) => void;
+		onshoot: () => void;
+		onclear: () => void;
+		onstop: () => void;
 	}
 
-	let { frames, paper, sitting }: Props = $props();
+	let {
+		of,
+		practice,
+		measured,
+		isBusy,
+		share,
+		problem,
+		passedOver,
+		onfiles,
+		onshoot,
+		onclear,
+		onstop
+	}: Props = $props();
 	let input = $state<HTMLInputElement>();
-	const { work } = $derived(frames);
 
 	function chosen(event: Event & { currentTarget: HTMLInputElement }) {
 		const files = [...(event.currentTarget.files ?? [])];
 		event.currentTarget.value = '';
-		if (files.length > 0) void frames.open(files, paper);
+		if (files.length > 0) onfiles(files);
 	}
 </script>
 
 <div class="row">
-	<Button size="xs" disabled={work.isBusy} onclick={() => input?.click()}>Choose frames…</Button>
-	<Button
-		size="xs"
-		color="light"
-		disabled={work.isBusy}
-		onclick={() => void frames.shoot(sitting(), paper)}>Shoot it with the practice camera</Button
-	>
-	{#if frames.frames.length > 0 && !work.isBusy}
-		<button class="knob" type="button" onclick={() => frames.clear()}>Clear</button>
+	<Button size="xs" disabled={isBusy} onclick={() => input?.click()}>Choose frames…</Button>
+	<Button size="xs" color="light" disabled={isBusy} onclick={onshoot}>{practice}</Button>
+	{#if measured + passedOver.length > 0 && !isBusy}
+		<button class="knob" type="button" onclick={onclear}>Clear</button>
 	{/if}
 	<input
 		bind:this={input}
@@ -42,29 +58,27 @@
 		type="file"
 		multiple
 		accept={ACCEPTED_PICTURES}
-		aria-label="Choose frames of the chart"
+		aria-label="Choose frames of {of}"
 		onchange={chosen}
 	/>
 </div>
-{#if work.isBusy}
-	<div class="row" role="group" aria-label="Measuring the chart">
-		<span>{frames.frames.length} measured</span>
+{#if isBusy}
+	<div class="row" role="group" aria-label="Measuring {of}">
+		<span>{measured} measured</span>
 		<div class="bar">
-			<Progressbar size="h-1.5" progress={Math.round(100 * (work.share ?? 0))} />
+			<Progressbar size="h-1.5" progress={Math.round(100 * share)} />
 		</div>
-		<button class="knob" type="button" onclick={() => work.stop()}>Stop</button>
+		<button class="knob" type="button" onclick={onstop}>Stop</button>
 	</div>
-{:else if frames.frames.length > 0}
-	<p role="status">
-		{frames.frames.length === 1 ? '1 frame is' : `${frames.frames.length} frames are`} measured.
-	</p>
+{:else if measured > 0}
+	<p role="status">{measured === 1 ? '1 frame is' : `${measured} frames are`} measured.</p>
 {/if}
-{#if work.problem}<p role="alert" class="is-soft">It stopped: {work.problem}.</p>{/if}
-{#if frames.passedOver.length > 0}
-	<details open={frames.frames.length === 0}>
-		<summary>{frames.passedOver.length} passed over</summary>
+{#if problem}<p role="alert" class="is-soft">{capital(problem)}.</p>{/if}
+{#if passedOver.length > 0}
+	<details open={measured === 0}>
+		<summary>{passedOver.length} passed over</summary>
 		<ul>
-			{#each frames.passedOver as { name, words }, i (i)}
+			{#each passedOver as { name, words }, i (i)}
 				<li><bdi>{name}</bdi>: {words}</li>
 			{/each}
 		</ul>

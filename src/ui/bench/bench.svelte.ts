@@ -16,7 +16,7 @@ export interface PassedOver {
 }
 
 /** The frames of a chart on one bench: chosen or shot, measured one after the other. */
-export class BenchFrames {
+class BenchFrames {
 	readonly kind: ChartKind;
 	readonly work = new LongWork();
 	frames = $state.raw<readonly MeasuredChart[]>([]);

@@ -1,7 +1,7 @@
 /* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
 import type { z } from 'zod';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
-import { inOrder, type Contents, type SetAside } from '$data/contents';
+import { byPosition, inOrder, type Contents, type SetAside } from '$data/contents';
 import {
 	JobSchema,
 	type Job,
@@ -92,7 +92,7 @@ export class Library {
 				mine && isOurs(kind, theirs.id) ? mine : theirs
 			)
 				.filter(({ id }) => !contents.takenOut.has(id) || isOurs(kind, id))
-				.sort((a, b) => a.position - b.position);
+				.sort(byPosition);
 		this.setAside = [...this.setAside, ...contents.setAside];
 		this.jobs = taken(this.jobs, contents.jobs, (mine, theirs) =>
 			mine && isOurs('jobs', theirs.id) ? mine : theirs
@@ -277,8 +277,6 @@ export class Library {
 			const isKnown = list.some((other) => other.id === id);
 			return isKnown ? list.map((other) => (other.id === id ? one : other)) : [...list, one];
 		};
-		const inPlace = <T extends { readonly position: number }>(list: T[]) =>
-			list.sort((a, b) => a.position - b.position);
 		switch (kind) {
 			case 'jobs':
 				this.jobs = put(this.jobs, record as Job | null);
@@ -289,10 +287,10 @@ export class Library {
 					.sort(inOrder);
 				break;
 			case 'bodies':
-				this.#bodies = inPlace(put(this.#bodies, record as KitBody | null));
+				this.#bodies = put(this.#bodies, record as KitBody | null).sort(byPosition);
 				break;
 			case 'lenses':
-				this.#lenses = inPlace(put(this.#lenses, record as KitLens | null));
+				this.#lenses = put(this.#lenses, record as KitLens | null).sort(byPosition);
 				break;
 			case 'spreads':
 				this.#spreads = record as MySpreads | null;

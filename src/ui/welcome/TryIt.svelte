@@ -3,7 +3,7 @@
 	import type { Shot, Thing } from '$core/format/shot';
 	import { chanceOf } from '$core/odds/chanceOf';
 	import { engraved, nearestRung } from '$core/optics/fNumber';
-	import { solve } from '$core/study/plan';
+	import { solutionOf, solve } from '$core/study/plan';
 	import { ASSUMED } from '$core/tables/spreads';
 	import { blankShot } from '$data/blankShot';
 	import { LENSES } from '$data/kit';
@@ -57,7 +57,7 @@
 	const solution = $derived.by(() => {
 		const fNumberExact = rung === null ? undefined : rungs[rung];
 		if (fNumberExact === undefined) return chosen;
-		return solve({ ...shot, choices: { ...shot.choices, fNumberExact } }, chance);
+		return solutionOf(chosen.study, chosen.study.at(fNumberExact));
 	});
 	const shownFNumber = $derived(engraved(solution.take?.fNumber ?? 0));
 	const words = $derived(verdictWords(solution, settings.units));

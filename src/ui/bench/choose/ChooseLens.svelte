@@ -6,7 +6,7 @@
 	import { asksForSomething } from '$core/study/study';
 	import { useKit } from '../../kit/kit.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import { choices, DayByLens, notesOf, type Filter } from './choosing.svelte';
+	import { filtered, DayByLens, notesOf, type Filter } from './choosing.svelte';
 	import OptionalNumber from './OptionalNumber.svelte';
 	import LensNumbers from './LensNumbers.svelte';
 	import ShortlistCard from './ShortlistCard.svelte';
@@ -21,7 +21,7 @@
 	/** The lens whose numbers are being changed. */
 	let openId = $state<string | null>(null);
 
-	const shown = $derived(choices(kit.contents.lenses, body.body, filter));
+	const shown = $derived(filtered(kit.contents.lenses, body.body, filter));
 	const shortlist = $derived(kit.contents.lenses.filter((one) => notesOf(one).isShortlisted));
 	const asked = $derived([...shown, ...shortlist].filter((one, i, all) => all.indexOf(one) === i));
 	const shots = $derived(

@@ -8,12 +8,13 @@
 	/** What others measured of a lens, typed in; marked so wherever it is shown. */
 	interface Props {
 		entry: KitLens;
-		/** The body that those numbers are of. */
+		/** The body that new numbers are of; those that are there stay with theirs. */
 		bodyName: string;
 		onchange: (sharpness: Sharpness | undefined) => void;
 	}
 
 	let { entry, bodyName, onchange }: Props = $props();
+	const ofBody = $derived(entry.sharpness?.bodyName ?? bodyName);
 	const STOPS = 8;
 	const MOST = 20_000;
 	const focalMm = $derived(entry.lens.focalMm[0]);
@@ -41,14 +42,14 @@
 		const date = new Date().toISOString().slice(0, 10);
 		onchange(
 			typed.length > 0
-				? { bodyName, focalMm, date, frames: 0, isTyped: true, stops: typed }
+				? { bodyName: ofBody, focalMm, date, frames: 0, isTyped: true, stops: typed }
 				: undefined
 		);
 	}
 </script>
 
 <fieldset>
-	<legend>Sharpness as others measured it on {bodyName}, line pairs per picture height</legend>
+	<legend>Sharpness as others measured it on {ofBody}, line pairs per picture height</legend>
 	<div class="wide">
 		<table>
 			<thead>

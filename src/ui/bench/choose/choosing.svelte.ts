@@ -21,7 +21,7 @@ export interface Filter {
 }
 
 /** The lenses that go on a body and are as wanted. */
-export const choices = (
+export const filtered = (
 	lenses: readonly KitLens[],
 	body: Body,
 	{ focalMm, fNumber }: Filter

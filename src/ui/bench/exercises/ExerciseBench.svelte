@@ -1,18 +1,15 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import Button from 'flowbite-svelte/Button.svelte';
-	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import type { ExerciseName } from '$core/format/exerciseLog';
 	import { readExercise } from '$core/exercises/reading';
 	import type { KitBody, KitLens } from '$data/database';
 	import { exerciseCaption, exerciseWords } from '$words/exercises';
-	import { capital } from '$words/numbers';
 	import { settingsWords } from '$words/review';
 	import { useKit } from '../../kit/kit.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import { ACCEPTED_PICTURES } from '../../review/pictureFiles';
 	import SmallPicture from '../../review/SmallPicture.svelte';
 	import { settings } from '../../shared/settings.svelte';
+	import FramesIn from '../FramesIn.svelte';
 	import HowTo from '../HowTo.svelte';
 	import ExerciseLog from './ExerciseLog.svelte';
 	import ExerciseSetUp from './ExerciseSetUp.svelte';
@@ -34,7 +31,6 @@
 	// another exercise is another component
 	const run = untrack(() => runOf(exercise, session));
 	const text = $derived(EXERCISE_TEXTS[exercise]);
-	let input = $state<HTMLInputElement>();
 	let seed = 1;
 
 	const measured = $derived(run.files.flatMap(({ measured }) => measured ?? []));
@@ -56,12 +52,6 @@
 		return own / short.focalMm[0] > long.focalMm[0] / own ? short : long;
 	});
 
-	function chosen(event: Event & { currentTarget: HTMLInputElement }) {
-		const files = [...(event.currentTarget.files ?? [])];
-		event.currentTarget.value = '';
-		if (files.length > 0) run.open(files);
-	}
-
 	const shoot = () =>
 		void run.shoot({
 			body: body.body,
@@ -74,52 +64,29 @@
 
 <section aria-label={text.title}>
 	<HowTo {...text}><ExerciseSetUp {exercise} /></HowTo>
-	<div class="row">
-		<Button size="xs" disabled={isBusy} onclick={() => input?.click()}>Choose frames…</Button>
-		<Button size="xs" color="light" disabled={isBusy} onclick={shoot}
-			>Do it with the practice camera</Button
-		>
-		{#if run.home.files.length > 0 && !isBusy}
-			<button class="knob" type="button" onclick={() => run.clear()}>Clear</button>
-		{/if}
-		<input
-			bind:this={input}
-			hidden
-			type="file"
-			multiple
-			accept={ACCEPTED_PICTURES}
-			aria-label="Choose frames of the exercise"
-			onchange={chosen}
-		/>
-	</div>
-	{#if isBusy}
-		<div class="row" role="group" aria-label="Measuring the exercise">
-			<span>{measured.length} of {Math.max(measured.length, run.home.files.length)} measured</span>
-			<div class="bar">
-				<Progressbar size="h-1.5" progress={Math.round(100 * (run.work.share ?? 0))} />
-			</div>
-			<button
-				class="knob"
-				type="button"
-				onclick={() => {
-					run.work.stop();
-					run.home.pause();
-				}}>Stop</button
-			>
-		</div>
-	{/if}
-	{#if run.work.problem}<p role="alert" class="is-soft">{capital(run.work.problem)}.</p>{/if}
+	<FramesIn
+		of="the exercise"
+		practice="Do it with the practice camera"
+		measured={measured.length}
+		{isBusy}
+		share={run.work.share ?? measured.length / Math.max(1, run.home.files.length)}
+		problem={run.work.problem}
+		passedOver={run.passedOver}
+		onfiles={(files) => run.open(files)}
+		onshoot={shoot}
+		onclear={() => run.clear()}
+		onstop={() => {
+			run.work.stop();
+			run.home.pause();
+		}}
+	/>
 	{#if run.home.trouble}<p role="alert" class="is-soft">{run.home.trouble}</p>{/if}
-	{#if run.passedOver.length > 0}
-		<ul>
-			{#each run.passedOver as { id, name, problem } (id)}
-				<li><bdi>{name}</bdi>: {problem}</li>
-			{/each}
-		</ul>
-	{/if}
 	{#if measured.length > 0}
 		<div class="result">
-			{#if HAS_OBJECTS[exercise] && !run.isPractice}<PointAtObjects {run} />{/if}
+			<!-- the practice camera knows where they stand, unless it was stopped before it had pointed at them -->
+			{#if HAS_OBJECTS[exercise] && (!run.isPractice || (run.nextObject && !isBusy))}
+				<PointAtObjects {run} />
+			{/if}
 			{#if reading && !isBusy}
 				<div role="status">
 					{#each words as sentence, i (i)}
@@ -167,16 +134,6 @@
 	.note {
 		color: var(--ink-2);
 	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.5rem;
-		align-items: center;
-	}
-	.bar {
-		flex: 1;
-		min-width: 6rem;
-	}
 	.result {
 		border-top: 1px solid var(--rule);
 		padding-top: 0.8rem;
@@ -204,10 +161,5 @@
 		border-radius: 0.2rem;
 		padding: 0 0.35rem;
 		font-weight: 600;
-	}
-	@media (pointer: coarse) {
-		.row :global(button) {
-			min-height: 2.75rem;
-		}
 	}
 </style>

@@ -9,6 +9,7 @@ import type { Homecoming, HomeFile } from '../../review/homecoming.svelte';
 import { homeUnder } from '../../review/homes.svelte';
 import { followedIn } from '../../review/pictures';
 import { LongWork } from '../../shared/longWork.svelte';
+import type { PassedOver } from '../bench.svelte';
 import { shootRolls } from '../shootRolls';
 
 /** Exercises in which objects are pointed at, since they have no faces to be found by. */
@@ -45,7 +46,9 @@ export class ExerciseRun {
 			.filter(({ measured }) => measured)
 			.toSorted((a, b) => (a.measured?.localMs ?? 0) - (b.measured?.localMs ?? 0))
 	);
-	readonly passedOver = $derived.by(() => this.home.files.filter(({ problem }) => problem !== ''));
+	readonly passedOver = $derived.by((): readonly PassedOver[] =>
+		this.home.files.flatMap(({ name, problem }) => (problem ? [{ name, words: problem }] : []))
+	);
 	readonly isPractice = $derived.by(() => this.files.some(({ name }) => OF_PRACTICE.test(name)));
 
 	/** The object that is to be pointed at next; null when all are, or there are none. */

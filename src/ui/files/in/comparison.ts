@@ -85,15 +85,15 @@ export function compareJob(
 
 /** A shot of a day as a text that two of them have in common when they are the same but for the id. */
 const contentOf = (one: DayShot | ShotRecord): string =>
-	inLetters({ ...('slot' in one ? dayShotOf(one) : one), id: undefined });
+	canonical({ ...('slot' in one ? dayShotOf(one) : one), id: undefined });
 
 /** Plain data as text, the same for the same: keys in the order of their letters, without what is not there. */
-function inLetters(value: unknown): string {
-	if (Array.isArray(value)) return `[${value.map(inLetters).join()}]`;
+function canonical(value: unknown): string {
+	if (Array.isArray(value)) return `[${value.map(canonical).join()}]`;
 	if (typeof value !== 'object' || value === null) return JSON.stringify(value);
 	const parts = Object.entries(value)
 		.filter(([, part]) => part !== undefined)
-		.map(([key, part]) => `${key}:${inLetters(part)}`);
+		.map(([key, part]) => `${key}:${canonical(part)}`);
 	return `{${parts.sort().join()}}`;
 }
 
