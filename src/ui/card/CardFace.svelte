@@ -98,7 +98,6 @@
 		font-size: 2.3rem;
 		font-weight: 700;
 		line-height: 1.1;
-		white-space: nowrap;
 	}
 	.settings div:first-child dd {
 		color: var(--focus);
