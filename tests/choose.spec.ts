@@ -58,7 +58,12 @@ test('lenses are weighed on the day, shortlisted with notes, and none is taken t
 
 	// no shot is taken with it
 	await app.goTo('Plan');
-	await app.stage.locator('.camera').click({ force: true });
+	await expect(app.ladder.getByRole('row', { name: /^good of 100 frames/ })).toBeVisible();
+	// what comes later makes room for itself before the camera is pressed
+	await expect(async () => {
+		await app.stage.locator('.camera').click({ force: true });
+		await expect(app.card).toBeVisible({ timeout: 2000 });
+	}).toPass({ timeout: 20_000 });
 	const choices = app.card.getByLabel('lens', { exact: true });
 	await expect(choices.locator('option', { hasText: '85 mm f/1.2' })).toHaveCount(1);
 	await expect(choices.locator('option', { hasText: 'A lens to weigh' })).toHaveCount(0);

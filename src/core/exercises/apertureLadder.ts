@@ -3,7 +3,14 @@ import { stopsBetween } from '../optics/fNumber';
 import type { MeasuredFrame } from '../format/review';
 import type { Body } from '../format/shot';
 import { reviewSet, type ReviewedSet } from '../review/reviewSet';
-import { objectRatios, OBJECTS, sharpObject, type Score } from './exercise';
+import {
+	depthRatios,
+	objectRatios,
+	OBJECTS,
+	sharpObject,
+	type ObjectRatios,
+	type Score
+} from './exercise';
 
 /** The f-numbers from the widest to the smallest, focused on one object; then the same on another. */
 export interface ApertureLadder {
@@ -76,10 +83,11 @@ function roundsOf(fNumbers: readonly (number | null)[]): number[][] {
 function roundOf(
 	frames: readonly number[],
 	fNumbers: readonly (number | null)[],
-	ratios: readonly (readonly (number | null)[])[]
+	ratios: readonly ObjectRatios[]
 ): LadderRound {
 	const at = (frame: number) => fNumbers[frame] as number;
-	const isSharp = (frame: number, object: number) => (ratios[frame]?.[object] ?? Infinity) <= 1;
+	const isSharp = (frame: number, one: number) =>
+		(depthRatios(ratios[frame] ?? [])[one] ?? Infinity) <= 1;
 	const object = sharpObject(ratios[frames[0] as number] ?? []);
 	return {
 		frames,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { MeasuredFace, MeasuredFrame } from '../format/review';
-import { OBJECTS } from './exercise';
+import { depthRatios, OBJECTS, sharpObject } from './exercise';
 import { readExercise } from './reading';
 
 /** Frames of exercises as their arithmetic has them: what is sharp in each is known. */
@@ -83,6 +83,23 @@ describe('three objects', () => {
 		const blurred = soft.pointed.map((one) => ({ ...one, edges: { xx: 900, yy: 900, xy: 0 } }));
 		const reading = readExercise('three-objects', [{ ...soft, pointed: blurred }], []);
 		expect(reading).toMatchObject({ inFocus: [null], best: [] });
+	});
+});
+
+describe('blur of objects', () => {
+	it('an object that is a little softer than allowed never passes for the sharpest', () => {
+		expect(sharpObject([0.9, 1.01, 3])).toBe(0);
+		expect(sharpObject([1.05, 1.2, 3])).toBeNull();
+	});
+
+	it('of depth alone rises with the blur itself, and shake stays', () => {
+		const ratios = [0.8, 0.99, 1.01, 1.5].map((one) => depthRatios([0.8, one])[1] ?? NaN);
+		expect(ratios).toEqual(ratios.toSorted((a, b) => a - b));
+		expect(depthRatios([3, 4, null])).toEqual([
+			expect.closeTo(Math.sqrt(8)),
+			expect.closeTo(Math.sqrt(15)),
+			null
+		]);
 	});
 });
 
