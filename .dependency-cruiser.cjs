@@ -16,6 +16,7 @@ const CORE = [
 	'day',
 	'photograph',
 	'measure',
+	'stitch',
 	'review',
 	'bench',
 	'exercises'

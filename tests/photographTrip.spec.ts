@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { stopsBetween } from '$core/optics/fNumber';
 import { expect, test as base } from './support/app';
-import { pageScript } from './support/harnessScript.mjs';
+import { labPage } from './support/labPage';
 import { openPicture } from './support/openPictures.mjs';
 import { figuresOf } from './support/photographFigures.mjs';
 import type { photographLab, Trip } from './support/photographLab';
@@ -13,13 +13,7 @@ type Lab = typeof photographLab;
 const test = base.extend<object, { photographs: Page }>({
 	photographs: [
 		async ({ browser }, use) => {
-			const page = await browser.newPage();
-			// what makes ids is only there in a page of a place that is trusted
-			await page.route('http://localhost/', (route) =>
-				route.fulfill({ contentType: 'text/html', body: '' })
-			);
-			await page.goto('http://localhost/');
-			await page.addScriptTag({ content: await pageScript('tests/support/photographLab.ts') });
+			const page = await labPage(browser, 'tests/support/photographLab.ts');
 			await use(page);
 			await page.close();
 		},

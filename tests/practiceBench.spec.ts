@@ -10,7 +10,7 @@ import { imageDistanceMm } from '$core/geometry/thinLens';
 import { axe } from './support/axe';
 import { expect, test as base, type App } from './support/app';
 import type { benchLab } from './support/benchLab';
-import { pageScript } from './support/harnessScript.mjs';
+import { labPage } from './support/labPage';
 
 /** The bench, with charts that the practice camera took: what they show is known. */
 
@@ -25,12 +25,7 @@ interface Sitting {
 const test = base.extend<object, { sitting: Sitting }>({
 	sitting: [
 		async ({ browser }, use) => {
-			const page = await browser.newPage();
-			await page.route('http://localhost/', (route) =>
-				route.fulfill({ contentType: 'text/html', body: '' })
-			);
-			await page.goto('http://localhost/');
-			await page.addScriptTag({ content: await pageScript('tests/support/benchLab.ts') });
+			const page = await labPage(browser, 'tests/support/benchLab.ts');
 			const folder = mkdtempSync(join(tmpdir(), 'bench-'));
 			await use({
 				shoot: (...given) =>

@@ -10,7 +10,7 @@ import type { PracticeTruth } from '$core/format/practiceTruth';
 import type { MeasuredFrame } from '$core/format/review';
 import { axe } from './support/axe';
 import { expect, test as base, type App } from './support/app';
-import { pageScript } from './support/harnessScript.mjs';
+import { labPage } from './support/labPage';
 import { reviewFigures } from './support/reviewFigures.mjs';
 import type { reviewLab } from './support/reviewLab';
 
@@ -42,12 +42,7 @@ const call = <M extends keyof Lab>(page: Page, method: M, ...given: Parameters<L
 const test = base.extend<object, { roll: Roll }>({
 	roll: [
 		async ({ browser }, use) => {
-			const lab = await browser.newPage();
-			await lab.route('http://localhost/', (route) =>
-				route.fulfill({ contentType: 'text/html', body: '' })
-			);
-			await lab.goto('http://localhost/');
-			await lab.addScriptTag({ content: await pageScript('tests/support/reviewLab.ts') });
+			const lab = await labPage(browser, 'tests/support/reviewLab.ts');
 			const { files, truth } = await call(lab, 'roll', SEED, FRAMES);
 			const folder = mkdtempSync(join(tmpdir(), 'came-home-'));
 			const paths = files.map(({ name, base64 }) => {

@@ -88,8 +88,8 @@ export function stopsInWords(stops: number): string {
 
 /** A change of a share: "+2 %", "0 %", "−1 %". */
 export function signedPercent(share: number): string {
-	const percent = Math.round(100 * share);
-	return `${percent > 0 ? '+' : percent < 0 ? '−' : ''}${Math.abs(percent)} %`;
+	const whole = Math.round(100 * share);
+	return `${whole > 0 ? '+' : whole < 0 ? '−' : ''}${Math.abs(whole)} %`;
 }
 
 /** Below this a depth is told to the millimetre, m. */
@@ -162,5 +162,8 @@ const NUMBERS = [
 
 /** "twelve"; figures from twenty-one on. */
 export const count = (n: number): string => NUMBERS[n] ?? String(n);
+
+/** "31 %" */
+export const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

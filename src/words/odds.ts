@@ -2,11 +2,9 @@ import type { Shot } from '$core/format/shot';
 import type { Odds, Share } from '$core/odds/odds';
 import type { Cause } from '$core/format/odds';
 import { nameOf, spotRef } from './names';
-import { capital, count } from './numbers';
+import { capital, count, percent } from './numbers';
 
 /** Odds as one says them: nothing is certain. */
-
-const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** "about 62 %", "under 1 %", "over 99 %". */
 export function aboutShare(share: number): string {

@@ -7,6 +7,7 @@ import type { PicturesQuestions } from './pictures.worker';
 import type { PracticeQuestions } from './practice.worker';
 import { WorkerPort } from './port';
 import type { ReviewQuestions } from './review.worker';
+import type { StitchQuestions } from './stitch.worker';
 
 /** The workers that compute beside the page; each is started when first asked. */
 
@@ -58,4 +59,8 @@ export const lookingPort = pictures();
 
 export const judgingPort = new WorkerPort<JudgingQuestions>(
 	() => new Worker(new URL('./judging.worker.ts', import.meta.url), { type: 'module' })
+);
+
+export const stitchPort = new WorkerPort<StitchQuestions>(
+	() => new Worker(new URL('./stitch.worker.ts', import.meta.url), { type: 'module' })
 );

@@ -21,6 +21,8 @@
 	import { ORDERS, ReviewView } from './review.svelte';
 	import { actOf, clockWords } from './reviewKeys';
 	import WhereFocusFell from './WhereFocusFell.svelte';
+	import WideSet from './WideSet.svelte';
+	import { WideSets } from './wideSet.svelte';
 
 	/** What came home: by shot, frame by frame, the same eye side by side, and what it says. */
 	let { session }: { session: Session } = $props();
@@ -31,12 +33,14 @@
 		if (files.length > 0) home.open(files);
 	});
 	const view = untrack(() => new ReviewView(home, session, kit));
+	const wideSets = new WideSets();
 
 	const SIDES = [
 		{ value: 'people', text: 'People' },
 		{ value: 'focus', text: 'Where the focus fell' },
 		{ value: 'log', text: 'Log' },
-		{ value: 'outcome', text: 'Plan and outcome' }
+		{ value: 'outcome', text: 'Plan and outcome' },
+		{ value: 'wide', text: 'As one wide picture' }
 	] as const;
 	let side = $state<(typeof SIDES)[number]['value']>('people');
 	let said = $state('');
@@ -143,6 +147,8 @@
 					<WhereFocusFell {view} planeM={plan?.focus?.planeM ?? null} />
 				{:else if side === 'log'}
 					<FrameLog {view} />
+				{:else if side === 'wide'}
+					<WideSet {view} sets={wideSets} />
 				{:else}
 					<PlanAndOutcome {view} {session} />
 				{/if}
