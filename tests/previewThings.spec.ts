@@ -1,4 +1,6 @@
+import { PLACE_KINDS } from '$core/format/shot';
 import { readShot } from '$core/format/shotFile';
+import { imageDistanceMm } from '$core/geometry/thinLens';
 import { focusAt } from '$core/optics/focus';
 import { framePoint, seenFrom } from '$core/geometry/camera';
 import { lookAt } from '$core/study/scene';
@@ -167,3 +169,43 @@ test.describe('the pattern of a thing is as fine as its detail', () => {
 		expect(Math.abs(long - 13 * jointPx)).toBeLessThan(1.5);
 	});
 });
+
+test('what surrounds them lies behind everything, as blurred as it is far', async ({ lab }) => {
+	test.setTimeout(90_000);
+	for (const kind of PLACE_KINDS) {
+		const sketch = {
+			lens: LENSES.portrait85,
+			focalMm: 85,
+			people: [person('she', [0, 1.6, 3])],
+			things: [thing('red cloth', [0.45, 1.9, 6], { look: 'wall', widthM: 0.4, heightM: 0.6 })]
+		};
+		const plain = shotInput(sketch);
+		const there = { ...plain, place: { kind } };
+		// a row across the upper part, where nothing but the place is
+		const row = Array.from({ length: 100 }, (_, i) => ({ x: 20 + 2 * i, y: 60, reachPx: 0 }));
+		const cloth = framePlace([0.45, 1.9, 6]);
+		const green = async (shot: typeof there, fNumber: number) => {
+			const drawing = { ...PX, planeM: 3, fNumber, samples: 48 };
+			return (await lab.call('lightAt', shot, drawing, row)).map(([, light]) => light);
+		};
+		const roughness = (values: readonly number[]) =>
+			Math.max(...values.slice(1).map((value, i) => Math.abs(value - (values[i] as number))));
+		const clear = roughness(await green(there, 16));
+		expect(clear, `${kind} is drawn`).toBeGreaterThan(0.02);
+		expect(roughness(await green(there, 1.4)), `${kind} melts away`).toBeLessThan(clear / 2);
+		const drawing = { ...PX, planeM: 6, fNumber: 8, samples: 16 };
+		const [seen] = await lab.call('lightAt', there, drawing, [cloth]);
+		const [red, , blue] = seen ?? [0, 0, 0];
+		expect(red / blue, `the cloth hangs before the ${kind}`).toBeGreaterThan(1.7);
+	}
+});
+
+/** Where a point is in the picture of that test. */
+function framePlace([x, y, z]: readonly [number, number, number]) {
+	const mm = imageDistanceMm(85, 6);
+	return {
+		x: PX.widthPx / 2 + (x / z) * mm * PX_PER_MM,
+		y: PX.heightPx / 2 - ((y - 1.6) / z) * mm * PX_PER_MM,
+		reachPx: 1
+	};
+}

@@ -253,3 +253,19 @@ test('wide and shallow: many frames round the face, on the plan and step by step
 	await expect(page.getByText(/^1 on Ilinca; 2 right; .*12 /)).toBeVisible();
 	await expect(page.getByText(/Lock focus, exposure and white balance/)).toBeVisible();
 });
+
+test('the picture shows the place that is chosen, and no number changes', async ({ app, page }) => {
+	await app.openSample(/The bandleader/);
+	const verdict = await app.verdict.textContent();
+	await page.getByRole('button', { name: 'background', exact: true }).click();
+	const place = page.getByLabel('around them the picture shows');
+	await expect(place).toHaveValue('plain');
+	await place.selectOption({ label: 'an arcade' });
+	await page.keyboard.press('Escape');
+	await app.saved();
+	await page.reload();
+	await page.getByRole('button', { name: 'background', exact: true }).click();
+	await expect(place).toHaveValue('arcade');
+	await page.keyboard.press('Escape');
+	await expect(app.verdict).toHaveText(verdict ?? '');
+});

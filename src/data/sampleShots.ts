@@ -1,4 +1,4 @@
-import type { Body, Lens, Person, Shot, Thing } from '$core/format/shot';
+import type { Body, Lens, Person, PlaceKind, Shot, Thing } from '$core/format/shot';
 import { BODIES, LENSES } from './kit';
 import { crowd, families, person, thing } from './sampleGroups';
 
@@ -14,6 +14,8 @@ export interface Sketch {
 	readonly minutes: number;
 	/** Where on the premises. */
 	readonly where: string;
+	/** What the picture shows around them. */
+	readonly kind?: PlaceKind;
 	readonly notes?: string;
 	readonly body?: Body;
 	readonly lens: Lens;
@@ -46,6 +48,7 @@ export function shotOf(sketch: Omit<Sketch, 'at' | 'minutes' | 'where'>): Shot {
 		people: [...people],
 		things: [...(sketch.things ?? [])],
 		sharpness: { standard: 'screen' },
+		...(sketch.kind ? { place: { kind: sketch.kind } } : {}),
 		...(light ? { light } : {}),
 		choices: {
 			safetyStops: sketch.safetyStops ?? (people.length > 2 ? 1 : 1 / 3),
@@ -62,6 +65,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '13:30',
 		minutes: 20,
 		where: 'arcade',
+		kind: 'arcade',
 		light: { mode: 'ambient', ev100: 6 },
 		notes: 'Before anyone arrives; the lanterns are lit already.',
 		lens: LENSES.portrait85,
@@ -77,6 +81,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '14:00',
 		minutes: 20,
 		where: 'stone steps',
+		kind: 'steps',
 		light: { mode: 'ambient', ev100: 12 },
 		notes: 'Front row sits, the others stand. Count heads before the first frame.',
 		lens: LENSES.zoom2470,
@@ -92,6 +97,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '15:00',
 		minutes: 15,
 		where: 'rope walk',
+		kind: 'hall',
 		light: { mode: 'ambient', ev100: 7 },
 		lens: LENSES.zoom70200,
 		focalMm: 135,
@@ -122,6 +128,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '16:20',
 		minutes: 15,
 		where: 'long hall',
+		kind: 'hall',
 		light: { mode: 'ambient', ev100: 6 },
 		lens: LENSES.portrait85,
 		focalMm: 85,
@@ -137,6 +144,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '16:30',
 		minutes: 10,
 		where: 'loft',
+		kind: 'window',
 		light: { mode: 'ambient', ev100: 9 },
 		lens: LENSES.portrait85Fast,
 		focalMm: 85,
@@ -149,6 +157,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '16:50',
 		minutes: 10,
 		where: 'spinning room',
+		kind: 'window',
 		lens: LENSES.portrait85,
 		focalMm: 85,
 		camera: { position: { x: 0, y: 1.3, z: 0 }, support: 'tripod' },
@@ -163,6 +172,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '17:10',
 		minutes: 10,
 		where: 'rope yard',
+		kind: 'arcade',
 		light: { mode: 'ambient', ev100: 12 },
 		lens: LENSES.wide35,
 		focalMm: 35,
@@ -178,6 +188,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '17:30',
 		minutes: 15,
 		where: 'quay, from the balcony',
+		kind: 'quay',
 		light: { mode: 'ambient', ev100: 13 },
 		lens: LENSES.zoom2470,
 		focalMm: 45,
@@ -189,6 +200,7 @@ export const SAMPLE_SHOTS: readonly Sketch[] = [
 		at: '18:00',
 		minutes: 20,
 		where: 'quay',
+		kind: 'quay',
 		light: { mode: 'ambient', ev100: 14 },
 		lens: LENSES.wide24,
 		focalMm: 24,

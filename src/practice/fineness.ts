@@ -2,6 +2,7 @@ import { dot, type Vec3 } from '$core/geometry/vector';
 import { MOST_SAMPLES } from '../preview/lens/aperture';
 import { discPx, samplesForDisc } from '../preview/lens/samples';
 import { outsideOf, reaches, type Outside } from '../preview/render/reach';
+import { wallAtM } from '../preview/places';
 import type { Figure, PreviewThing, Subject } from '../preview/scene';
 
 /** How finely a part of a frame is drawn: what is blurred needs fewer pixels, what is sharp fewer glimpses. */
@@ -96,11 +97,12 @@ function discsBetween(subject: Subject, nearM: number, farM: number): Discs {
 	return { least: isWithin ? 0 : Math.min(...ends), most: Math.max(...ends) };
 }
 
-/** Blur of the floor as far as it is seen; above the horizon all is smooth. */
+/** Blur of the floor as far as it is seen, and of what closes the view; above the horizon all is smooth without that. */
 function floorDiscs(subject: Subject): Discs {
 	const { scene, setting, window } = subject;
 	const { up, origin } = scene.ground;
 	const { imageDistanceMm } = setting.focus;
+	const wallM = wallAtM(scene.place);
 	const depths = [-1, 1].flatMap((side) =>
 		[-1, 1].map((level) => {
 			const ray = {
@@ -109,7 +111,7 @@ function floorDiscs(subject: Subject): Discs {
 				z: 1
 			};
 			const along = dot(origin, up) / dot(ray, up);
-			return along > 0 ? along : Infinity;
+			return Math.min(wallM, along > 0 ? along : Infinity);
 		})
 	);
 	const nearM = Math.min(...depths);

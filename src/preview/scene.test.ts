@@ -87,8 +87,29 @@ describe('looks', () => {
 
 describe('flash', () => {
 	it('leaves the room two stops darker for each two stops of aperture', () => {
-		const light = { flashAtM: 2, roomStopsBelow: 1 };
+		const light = { flashAtM: 2, roomStopsBelow: 1, warmth: 0 };
 		expect(roomShare(light, 4) / roomShare(light, 8)).toBeCloseTo(4, 9);
-		expect(roomShare({ flashAtM: null, roomStopsBelow: 0 }, 8)).toBe(1);
+		expect(roomShare({ flashAtM: null, roomStopsBelow: 0, warmth: 0 }, 8)).toBe(1);
+	});
+});
+
+describe('what is around them', () => {
+	const people = [person('a', [0, 1.6, 3]), person('b', [1, 1.6, 5])];
+
+	it('is nothing unless it is said, and ends behind the last of them', () => {
+		expect(previewOf(shotOf({ people })).place).toBeNull();
+		const shot = shotOf({ people, things: [thing('sign', [0, 2, 8])], camera: { panDeg: 20 } });
+		const there = { ...shot, place: { kind: 'hall' as const, highestCameraM: 3 } };
+		expect(previewOf(there).place).toEqual({ kind: 'hall', lastM: 8 });
+	});
+
+	it('is lit warmly by lamps and coldly by shade; without a word of the light neither', () => {
+		const warmth = (ev100: number) =>
+			previewOf({ ...shotOf({ people }), light: { mode: 'ambient', ev100 } }).light.warmth;
+		expect(warmth(4)).toBe(1);
+		expect(warmth(7)).toBeCloseTo(0.5, 12);
+		expect(warmth(12)).toBeLessThan(-0.5);
+		expect(warmth(15)).toBeGreaterThan(0);
+		expect(previewOf(shotOf({ people })).light.warmth).toBe(0);
 	});
 });

@@ -1,9 +1,10 @@
 import { levelled } from '$core/anatomy/body';
 import { placeHead, type Head } from '$core/anatomy/head';
-import type { Person, Shot, Thing } from '$core/format/shot';
+import type { Person, PlaceKind, Shot, Thing } from '$core/format/shot';
 import { headSize, type Build } from '$core/tables/heads';
 import { ev100Of } from '$core/light/ev';
 import type { FocusedOptic } from '$core/optics/focus';
+import { piecewise } from '$core/numeric/piecewise';
 import { cameraPose, type CameraPose } from '$core/geometry/camera';
 import { dot, subtract, type Vec3 } from '$core/geometry/vector';
 
@@ -16,6 +17,14 @@ export interface PreviewScene {
 	readonly things: readonly PreviewThing[];
 	readonly ground: Ground;
 	readonly light: PreviewLight;
+	readonly place: PreviewPlace | null;
+}
+
+/** What is around them. */
+export interface PreviewPlace {
+	readonly kind: PlaceKind;
+	/** Of the last of them from the camera, along the ground, m: what closes the view stands behind. */
+	readonly lastM: number;
 }
 
 /** An origin and three axes of unit length, in the camera's coordinates. */
@@ -88,6 +97,8 @@ export interface PreviewLight {
 	readonly flashAtM: number | null;
 	/** How far the light of the room lies below that at f/1, stops. */
 	readonly roomStopsBelow: number;
+	/** Of the light around them: 1 like lamps, -1 like deep shade. */
+	readonly warmth: number;
 }
 
 /** The lens as set for one picture. */
@@ -139,7 +150,16 @@ export function previewOf(shot: Shot): PreviewScene {
 		away: turned(pose, { x: 0, y: 0, z: 1 })
 	};
 	const figures = shot.people.map((person) => figureOf(pose, person));
-	return { figures, things, ground, light: lightOf(shot) };
+	return { figures, things, ground, light: lightOf(shot), place: placeOf(shot) };
+}
+
+function placeOf({ place, camera, people, things }: Shot): PreviewPlace | null {
+	if (!place?.kind) return null;
+	const depths = [
+		...people.map(({ eyeMidpoint }) => eyeMidpoint.z),
+		...things.map(({ position }) => position.z)
+	];
+	return { kind: place.kind, lastM: Math.max(0, ...depths.map((z) => z - camera.position.z)) };
 }
 
 /** A direction of the world in the camera's coordinates. */
@@ -184,11 +204,31 @@ function thingOf(pose: CameraPose, thing: Thing, people: readonly Person[]): Pre
 
 /** With flash the shutter is taken to be at the sync speed and the ISO at 100. */
 function lightOf({ light, body }: Shot): PreviewLight {
-	if (light?.mode !== 'flash') return { flashAtM: null, roomStopsBelow: 0 };
+	if (light?.mode !== 'flash') {
+		return { flashAtM: null, roomStopsBelow: 0, warmth: light ? warmthOf(light.ev100) : 0 };
+	}
 	const { distanceM, ambientEv100 } = light;
 	const wideOpen = { fNumber: 1, shutterS: body.syncSpeedS, iso: 100 };
-	return { flashAtM: distanceM, roomStopsBelow: ev100Of(wideOpen) - ambientEv100 };
+	return {
+		flashAtM: distanceM,
+		roomStopsBelow: ev100Of(wideOpen) - ambientEv100,
+		warmth: warmthOf(ambientEv100)
+	};
 }
+
+/**
+ * How warm light of such a strength usually is: lamps, then windows, shade and cloud, then the sun (common practice,
+ * no source).
+ */
+const WARMTH = [
+	[5, 1],
+	[9, 0],
+	[12, -0.7],
+	[13, -0.4],
+	[15, 0.3]
+] as const;
+
+const warmthOf = (ev100: number): number => piecewise(WARMTH, ev100);
 
 /** The light of the room as a share of what the exposure asks for: 1 without flash. */
 export function roomShare({ flashAtM, roomStopsBelow }: PreviewLight, fNumber: number): number {

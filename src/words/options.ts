@@ -29,6 +29,16 @@ export const MOTION_OPTIONS = [
 	{ value: 'walking', text: 'walks' }
 ] as const;
 
+/** Places that the picture can show around them. */
+export const PLACE_OPTIONS = [
+	{ value: 'plain', text: 'a plain floor' },
+	{ value: 'arcade', text: 'an arcade' },
+	{ value: 'steps', text: 'stone steps' },
+	{ value: 'quay', text: 'a quay' },
+	{ value: 'hall', text: 'a hall' },
+	{ value: 'window', text: 'a room with a window' }
+] as const;
+
 export const INTENT_OPTIONS = [
 	{ value: 'sharp', text: 'sharp' },
 	{ value: 'readable', text: 'readable' },

@@ -10,6 +10,10 @@ const NEEDS = ['key', 'sharp', 'soft', 'free'] as const;
 const KEEPS = ['near-eye', 'both-eyes', 'face'] as const;
 const MOTIONS = ['still', 'restless', 'walking'] as const;
 const INTENTS = ['sharp', 'readable', 'recognisable', 'dissolved', 'any'] as const;
+/** Places that the picture can show; without one it is a plain floor under a pale sky. */
+export const PLACE_KINDS = ['arcade', 'steps', 'quay', 'hall', 'window'] as const;
+export type PlaceKind = (typeof PLACE_KINDS)[number];
+
 const LOOKS = ['bars', 'lights', 'foliage', 'wall', 'window', 'object', 'crowd'] as const;
 const SUPPORTS = ['handheld', 'braced', 'kneeling', 'monopod', 'tripod'] as const;
 export const TECHNIQUES = ['move-point', 'reframe', 'manual'] as const;
@@ -79,7 +83,10 @@ const BackgroundSchema = record('the background', {
 
 const PlaceSchema = record('the place', {
 	clearBehindCameraM: length('the room behind the camera', 0, 200, 'm').optional(),
-	highestCameraM: length('the highest the camera can go', 0.2, 6, 'm').optional()
+	highestCameraM: length('the highest the camera can go', 0.2, 6, 'm').optional(),
+	kind: oneOf('the kind of place', PLACE_KINDS)
+		.optional()
+		.describe('what the picture shows around them; it changes no number')
 });
 
 const simpleStandard = <T extends string>(standard: T) =>

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { besselJ1, FIRST_ZERO_OF_J1, jinc } from './bessel';
 import { lastHolding } from './bisect';
+import { piecewise } from './piecewise';
 
 describe('the first Bessel function', () => {
 	// Abramowitz and Stegun, table 9.1
@@ -59,5 +60,23 @@ describe('between which a middle lies', () => {
 		// 2 / 2^5 is more than 5 %
 		expect(medianInterval([1, 2, 3, 4, 5]).low).toBe(-Infinity);
 		expect(medianInterval([1, 2, 3, 4, 5, 6])).toMatchObject({ low: 1, high: 6 });
+	});
+});
+
+describe('straight lines from point to point', () => {
+	it.each([
+		[-1, 2],
+		[0, 2],
+		[5, 3],
+		[10, 4],
+		[12, 0],
+		[99, 0]
+	])('at %d: %d', (x, value) => {
+		const points = [
+			[0, 2],
+			[10, 4],
+			[12, 0]
+		] as const;
+		expect(piecewise(points, x)).toBeCloseTo(value, 12);
 	});
 });

@@ -4,7 +4,7 @@ import type { PlacedSet } from './placeFrames';
 /** Whether a set of frames can be put together: what overlaps too little, what is missing, what was not locked. */
 
 /** How a frame was taken, as far as its file says it. */
-export interface FrameSettings {
+interface FrameSettings {
 	readonly fNumber?: number | undefined;
 	readonly shutterS?: number | undefined;
 	readonly iso?: number | undefined;

@@ -12,7 +12,7 @@ import {
 /** Where the frames of a set looked, by what they show of each other. */
 
 /** Two frames that show the same, and by how much the camera was turned from one to the other. */
-export interface Link {
+interface Link {
 	readonly from: number;
 	readonly to: number;
 	readonly turnDeg: number;
@@ -24,7 +24,7 @@ export interface Link {
 }
 
 /** Where a frame looked, degrees to the right of the first and above level; null where it shares nothing with the others. */
-export type Place = { readonly turnDeg: number; readonly tiltDeg: number } | null;
+type Place = { readonly turnDeg: number; readonly tiltDeg: number } | null;
 
 export interface PlacedSet {
 	readonly places: readonly Place[];

@@ -12,6 +12,7 @@ import {
 	type WebGLRenderer
 } from 'three';
 import { airyKernel, NO_BLUR, type Kernel } from '../lens/airy';
+import { surroundingsOf } from '../places';
 import { roomShare, type PictureSize, type Subject } from '../scene';
 import { ADD, DEVELOP, EXPOSE, SAMPLES_AT_ONCE, SENSOR } from './darkroomGlsl';
 import { Pass } from './pass';
@@ -36,6 +37,8 @@ export class Darkroom {
 		uImageMm: { value: 1 },
 		uUp: { value: new Vector3() },
 		uRoom: { value: 1 },
+		uHorizon: { value: new Vector3() },
+		uZenith: { value: new Vector3() },
 		uKernel: { value: null as Texture | null },
 		uRadius: { value: 0 }
 	};
@@ -123,11 +126,14 @@ export class Darkroom {
 		{ sum, samples, paintLamps }: Gathered
 	) {
 		const { uSum, uPerSample, uLamps, uHasLamps, uWindow, uImageMm, uUp, uRoom } = this.#uniforms;
+		const { horizon, zenith } = surroundingsOf(scene.place);
 		uSum.value = sum.texture;
 		uPerSample.value = 1 / Math.max(1, samples);
 		uWindow.value.set(window.x, window.y, window.widthMm / 2, window.heightMm / 2);
 		uImageMm.value = setting.focus.imageDistanceMm;
 		uUp.value.copy(scene.ground.up as Vector3);
+		this.#uniforms.uHorizon.value.set(...horizon);
+		this.#uniforms.uZenith.value.set(...zenith);
 		uRoom.value = roomShare(scene.light, setting.fNumber);
 		uHasLamps.value = paintLamps !== null;
 		if (!paintLamps) return;

@@ -29,12 +29,14 @@ uniform vec4 uWindow;     // middle and half sides of the window, mm
 uniform float uImageMm;
 uniform vec3 uUp;
 uniform float uRoom;
+uniform vec3 uHorizon;
+uniform vec3 uZenith;
 
 /** Behind everything: haze at the horizon, a high pale sky. */
 vec3 background() {
 	vec3 ray = vec3(uWindow.xy + vAt * uWindow.zw, uImageMm);
 	float height = clamp(dot(ray, uUp) * inversesqrt(dot(ray, ray)) / 0.75, 0.0, 1.0);
-	return mix(vec3(0.56, 0.545, 0.51), vec3(0.4, 0.455, 0.52), height * height * (3.0 - 2.0 * height)) * uRoom;
+	return mix(uHorizon, uZenith, height * height * (3.0 - 2.0 * height)) * uRoom;
 }
 
 vec3 light(ivec2 at, vec3 behind) {

@@ -1,17 +1,11 @@
+import { surroundingsOf, type Triple } from '../places';
 import { roomShare, type LensSetting, type PreviewScene } from '../scene';
 import { dot, type Vec3 } from '$core/geometry/vector';
 
 /** Light on surfaces: sky and ground, one large soft source, and a flash at the camera. */
 
-type Triple = readonly [red: number, green: number, blue: number];
-
-/** Colours, linear: daylight under a high sky, a warm ground, the clear light of a flash. */
-const SKY: Triple = [0.46, 0.49, 0.53];
-const GROUND: Triple = [0.27, 0.25, 0.22];
-const KEY: Triple = [0.68, 0.62, 0.53];
+/** The clear light of a flash, linear. */
 const FLASH: Triple = [1.22, 1.2, 1.16];
-/** Towards the large soft source, in the world: up, from the left, and from the camera's side. */
-const KEY_FROM: Vec3 = { x: -0.56, y: 0.58, z: -0.59 };
 /** How far light reaches around an edge: it goes a little way into skin and comes out redder. */
 const WRAP: Triple = [0.42, 0.3, 0.26];
 
@@ -28,16 +22,27 @@ export interface Lighting {
 	readonly room: number;
 }
 
+/** The warmest light, with a white balance that leaves some of it: more red, less blue, shares. */
+const WARMER = [0.12, 0.2] as const;
+
 /** A flash leaves the room dark at narrow apertures. */
-export function lightingOf({ ground, light }: PreviewScene, { fNumber }: LensSetting): Lighting {
+export function lightingOf(
+	{ ground, light, place }: PreviewScene,
+	{ fNumber }: LensSetting
+): Lighting {
 	const room = roomShare(light, fNumber);
 	const { right, up, away } = ground;
-	const { x, y, z } = KEY_FROM;
+	const around = surroundingsOf(place);
+	const { x, y, z } = around.keyFrom;
+	// what is warmer has more red and less blue
+	const warm: Triple = [1 + WARMER[0] * light.warmth, 1, 1 - WARMER[1] * light.warmth];
 	const times = (colour: Triple, share: number): Triple => [
 		colour[0] * share,
 		colour[1] * share,
 		colour[2] * share
 	];
+	const inRoom = ([red, green, blue]: Triple): Triple =>
+		times([red * warm[0], green * warm[1], blue * warm[2]], room);
 	return {
 		up,
 		key: {
@@ -45,9 +50,9 @@ export function lightingOf({ ground, light }: PreviewScene, { fNumber }: LensSet
 			y: right.y * x + up.y * y + away.y * z,
 			z: right.z * x + up.z * y + away.z * z
 		},
-		keyColour: times(KEY, room),
-		sky: times(SKY, room),
-		ground: times(GROUND, room),
+		keyColour: inRoom(around.key),
+		sky: inRoom(around.dome),
+		ground: inRoom(around.bounce),
 		flashAt1M: times(FLASH, (light.flashAtM ?? 0) ** 2),
 		room
 	};

@@ -4,6 +4,7 @@ import { pupilRadiusM } from '../lens/lensUniforms';
 import { lookOf, paletteOf } from '../looks';
 import type { Subject } from '../scene';
 import type { PartStore } from '../sculpt/store';
+import { backdropMesh } from '../things/backdrop';
 import { chartMeshes } from '../things/chart';
 import { floorMesh, shadowMesh } from '../things/floor';
 import { lampsOf, type Lamp } from '../things/lamps';
@@ -76,10 +77,13 @@ export function buildWorld(
 	const panels = things.flatMap(
 		(thing) => panelMesh(thing, subject, lighting, uniforms, painter) ?? []
 	);
+	const backdrop = backdropMesh(subject, lighting, uniforms, painter);
+	const painted = [...panels, ...(backdrop ? [backdrop] : [])];
 	const meshes = [
 		...figureMeshes(bake([...figureParts, ...held], lighting, sight), lighting, uniforms),
 		...panels.map(({ mesh }) => mesh),
 		...things.flatMap((thing) => chartMeshes(thing, lighting, uniforms)),
+		...(backdrop ? [backdrop.mesh] : []),
 		floorMesh(scene, setting.focus.fieldBend, lighting, uniforms),
 		...(seen.length > 0 ? [shadowMesh(seen, ground, uniforms)] : [])
 	];
@@ -95,7 +99,7 @@ export function buildWorld(
 			// materials are left to the garbage collector: disposing of the last one of a kind would
 			// throw its program away, and the next picture would have to compile it again
 			for (const { geometry } of meshes) geometry.dispose();
-			for (const { painting } of panels) painting.dispose();
+			for (const { painting } of painted) painting.dispose();
 		}
 	};
 }

@@ -18,6 +18,7 @@ import {
 import { along, type Vec3 } from '$core/geometry/vector';
 import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
 import { lightOn, type Lighting } from '../render/lighting';
+import { surroundingsOf, type Surroundings } from '../places';
 import type { Figure, Ground, PreviewScene } from '../scene';
 
 /** The ground in slabs, so that distance reads, and the soft shadows that tie feet to it. */
@@ -47,6 +48,10 @@ precision highp float;
 in vec2 vPlace;
 in vec3 vPoint;
 uniform sampler2D uSlabs;
+uniform vec3 uColour;
+uniform vec3 uWater;
+uniform float uHazeM2;     // square of the distance at which half of it is gone
+uniform float uWaterFromM; // along the depth, from below the camera
 uniform vec3 uLight;       // of the room, on level ground
 uniform vec3 uFlash;
 uniform vec3 uUp;
@@ -61,25 +66,31 @@ void main() {
 	light += uFlash * max(0.0, -dot(uUp, vPoint)) * inversesqrt(far2) / far2;
 #endif
 	// what is far fades into the background: it covers less
-	float near = min(1.0, 1200.0 / (1100.0 + far2));
-	colour = kept(vec3(0.36, 0.335, 0.3) * shade * light * near, near);
+	float near = min(1.0, 1.09 * uHazeM2 / (uHazeM2 + far2));
+	vec3 own = vPlace.y > uWaterFromM ? uWater : uColour * shade;
+	colour = kept(own * light * near, near);
 }
 `;
 
-/** How bright each place of the slabs is, over twice the mean. */
-function slabsTexture(): DataTexture {
+/** Boards along the depth: how wide they are, and how long, m. */
+const BOARD_M = [0.18, 1.8] as const;
+
+/** How bright each place of a floor is, over twice the mean. */
+function floorTexture(floor: Surroundings['floor']): DataTexture {
+	const [sideX, sideY] = floor === 'slabs' ? SLAB_M : BOARD_M;
+	const jointM = floor === 'slabs' ? JOINT_M : JOINT_M / 2;
 	const data = new Uint8Array(SLABS_PX * SLABS_PX);
-	const perRow = Math.round(SLABS_M / SLAB_M[0]);
+	const perRow = Math.round(SLABS_M / sideX);
 	for (let row = 0; row < SLABS_PX; row++) {
 		const y = (row / SLABS_PX) * SLABS_M;
-		const course = Math.floor(y / SLAB_M[1]);
-		const fromJointY = Math.min(y % SLAB_M[1], SLAB_M[1] - (y % SLAB_M[1]));
+		const course = Math.floor(y / sideY);
+		const fromJointY = Math.min(y % sideY, sideY - (y % sideY));
 		for (let column = 0; column < SLABS_PX; column++) {
-			const x = (column / SLABS_PX) * SLABS_M + (course % 2) * 0.5 * SLAB_M[0];
-			const slab = Math.floor(x / SLAB_M[0]) % perRow;
-			const fromJoint = Math.min(fromJointY, x % SLAB_M[0], SLAB_M[0] - (x % SLAB_M[0]));
+			const x = (column / SLABS_PX) * SLABS_M + (course % 2) * 0.5 * sideX;
+			const slab = Math.floor(x / sideX) % perRow;
+			const fromJoint = Math.min(fromJointY, x % sideX, sideX - (x % sideX));
 			const tone = 0.92 + 0.16 * ((((slab * 7 + course * 13) * 29) % 17) / 16);
-			data[row * SLABS_PX + column] = 127 * tone * (fromJoint < JOINT_M ? 0.66 : 1);
+			data[row * SLABS_PX + column] = 127 * tone * (fromJoint < jointM ? 0.66 : 1);
 		}
 	}
 	const texture = new DataTexture(data, SLABS_PX, SLABS_PX, RedFormat, UnsignedByteType);
@@ -91,8 +102,21 @@ function slabsTexture(): DataTexture {
 	return texture;
 }
 
-/** Made once: it is the same in every picture. */
-let slabs: DataTexture | null = null;
+/** Each made once: it is the same in every picture. */
+const textures = new Map<Surroundings['floor'], DataTexture>();
+
+function textureOf(floor: Surroundings['floor']): DataTexture {
+	const texture = textures.get(floor) ?? floorTexture(floor);
+	textures.set(floor, texture);
+	return texture;
+}
+
+/** How far one sees: where nothing closes the view the ground goes over into the sky. */
+const HAZE_M = 33;
+const CLEAR_M = 200;
+
+/** Still water under the sky. */
+const WATER = [0.2, 0.25, 0.28];
 
 /** How far the floor goes, m. */
 const FAR_M = 320;
@@ -101,12 +125,12 @@ const RINGS = [0, 0.5, 1, 1.5, 2, 3, 4, 5, 6.5, 8, 10, 13, 17, 22, 30, 45, 80, F
 const RAYS = 32;
 
 export function floorMesh(
-	{ ground }: PreviewScene,
+	{ ground, place }: PreviewScene,
 	fieldBend: number,
 	lighting: Lighting,
 	uniforms: Record<string, IUniform>
 ): Mesh {
-	slabs ??= slabsTexture();
+	const { floor, floorColour, waterM, wallM } = surroundingsOf(place);
 	const room = { ...lighting, flashAt1M: [0, 0, 0] as const };
 	const light = lightOn(room, ground.up, ground.origin, 0.85, 0);
 	const material = new RawShaderMaterial({
@@ -117,7 +141,11 @@ export function floorMesh(
 		side: DoubleSide,
 		uniforms: {
 			...uniforms,
-			uSlabs: { value: slabs },
+			uSlabs: { value: textureOf(floor) },
+			uColour: { value: floorColour },
+			uHazeM2: { value: (wallM === null ? HAZE_M : CLEAR_M) ** 2 },
+			uWater: { value: WATER },
+			uWaterFromM: { value: place && waterM !== null ? place.lastM + waterM : FAR_M },
 			uLight: { value: light },
 			uFlash: { value: lighting.flashAt1M },
 			uUp: { value: ground.up }

@@ -5,6 +5,7 @@ import {
 	Mesh,
 	PlaneGeometry,
 	RawShaderMaterial,
+	type BufferGeometry,
 	type IUniform,
 	type WebGLRenderTarget
 } from 'three';
@@ -50,10 +51,10 @@ void main() {
 `;
 
 /** A bent surface of focus moves vertices, so a panel needs some then. */
-const BENT_PARTS = 24;
+export const BENT_PARTS = 24;
 /** Share of the window drawn beyond its edges. */
-const MARGIN = 1.1;
-const MOST_PX = 2048;
+export const MARGIN = 1.1;
+export const MOST_PX = 2048;
 
 /** The panel of a thing and its painting; null for looks that are no panel, or out of the window. */
 export function panelMesh(
@@ -82,14 +83,28 @@ export function panelMesh(
 		const [x, y] = [position.getX(i) + patch.x, position.getY(i) + patch.y];
 		position.setXYZ(i, centre.x + x, centre.y + y, centre.z);
 	}
+	const isWhole = look !== 'foliage' && !thing.hasPeopleBehind;
+	return { mesh: paintedMesh(geometry, painting, uniforms, isWhole), painting };
+}
+
+/**
+ * A surface with a painting on it.
+ * @param isWhole whether it hides all that lies behind it
+ */
+export function paintedMesh(
+	geometry: BufferGeometry,
+	painting: WebGLRenderTarget,
+	uniforms: Record<string, IUniform>,
+	isWhole: boolean
+): Mesh {
 	const material = new RawShaderMaterial({
 		glslVersion: GLSL3,
 		vertexShader: VERTEX,
-		fragmentShader: FRAGMENT(look !== 'foliage' && !thing.hasPeopleBehind),
+		fragmentShader: FRAGMENT(isWhole),
 		side: DoubleSide,
 		uniforms: { ...uniforms, uPainting: { value: painting.texture } }
 	});
-	return { mesh: new Mesh(geometry, material), painting };
+	return new Mesh(geometry, material);
 }
 
 /** The part of a thing's rectangle that may show in a window; null when none does. */

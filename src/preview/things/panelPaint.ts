@@ -1,14 +1,18 @@
 import type { IUniform } from 'three';
+import type { PlaceKind } from '$core/format/shot';
+import type { Vec3 } from '$core/geometry/vector';
 import { KEEP_GLSL } from '../lens/glsl';
 import { lightOn, type Lighting } from '../render/lighting';
 import { colour, seedOf, type Colour } from '../looks';
 import type { PreviewThing } from '../scene';
 import { PATTERNS, type PanelLook } from './patterns';
+import { WALLS } from './walls';
 import { tintOf } from './tint';
 
 /** The pattern of a panel as a program that paints it once for a picture, at the picture's scale. */
 export interface Painting {
-	readonly look: PanelLook;
+	/** Of the pattern: each is made into a program once. */
+	readonly name: string;
 	readonly fragment: string;
 	readonly uniforms: Record<string, IUniform>;
 	readonly widthPx: number;
@@ -23,7 +27,7 @@ export interface Patch {
 	readonly heightM: number;
 }
 
-const FRAGMENT = (look: PanelLook) => /* glsl */ `
+const FRAGMENT = (pattern: string) => /* glsl */ `
 uniform vec4 uPatch;       // middle and half sides, mm
 uniform vec2 uHalf;        // half sides of the whole, mm
 uniform float uDetailMm;
@@ -56,7 +60,7 @@ float within(float x) {
 /** What shows here: its colour, how much it covers, and whether the light falls on it or through it. */
 struct Paint { vec3 colour; float cover; float lit; };
 
-${PATTERNS[look]}
+${pattern}
 
 void main() {
 	Paint paint = pattern(uPatch.xy + vAt * uPatch.zw, uHalf, uDetailMm);
@@ -77,23 +81,58 @@ const TINTS: Readonly<Record<PanelLook, Colour>> = {
 export function paintPanel(
 	thing: PreviewThing,
 	look: PanelLook,
-	{ x, y, widthM, heightM }: Patch,
+	patch: Patch,
 	widthPx: number,
 	heightPx: number,
 	lighting: Lighting
 ): Painting {
 	const { centre, detailMm, id, label, hasPeopleBehind } = thing;
-	const facing = { x: 0, y: 0, z: -1 };
-	const uniforms = {
-		uDither: { value: 0 },
-		uPatch: { value: [x * 1000, y * 1000, widthM * 500, heightM * 500] },
-		uHalf: { value: [thing.widthM * 500, thing.heightM * 500] },
-		uDetailMm: { value: detailMm },
-		uTint: { value: tintOf(label) ?? TINTS[look] },
-		uSeed: { value: (seedOf(id) % 997) / 997 },
-		uClear: { value: hasPeopleBehind ? 1 : 0 },
-		uLight: { value: lightOn(lighting, facing, centre, 0.95, 0) },
-		uOutside: { value: lighting.room }
+	return {
+		name: look,
+		fragment: FRAGMENT(PATTERNS[look]),
+		widthPx,
+		heightPx,
+		uniforms: {
+			...uniformsOf(patch, lighting),
+			uHalf: { value: [thing.widthM * 500, thing.heightM * 500] },
+			uDetailMm: { value: detailMm },
+			uTint: { value: tintOf(label) ?? TINTS[look] },
+			uSeed: { value: (seedOf(id) % 997) / 997 },
+			uClear: { value: hasPeopleBehind ? 1 : 0 },
+			uLight: { value: lightOn(lighting, { x: 0, y: 0, z: -1 }, centre, 0.95, 0) }
+		}
 	};
-	return { look, fragment: FRAGMENT(look), uniforms, widthPx, heightPx };
 }
+
+/** What closes the view: its pattern is measured from below the camera. */
+export function paintWall(
+	kind: PlaceKind,
+	patch: Patch,
+	widthPx: number,
+	heightPx: number,
+	lighting: Lighting,
+	facing: Vec3,
+	middle: Vec3
+): Painting {
+	return {
+		name: `wall of ${kind}`,
+		fragment: FRAGMENT(WALLS[kind]),
+		widthPx,
+		heightPx,
+		uniforms: {
+			...uniformsOf(patch, lighting),
+			uHalf: { value: [0, 0] },
+			uDetailMm: { value: 1 },
+			uTint: { value: [0, 0, 0] },
+			uSeed: { value: 0.37 },
+			uClear: { value: 0 },
+			uLight: { value: lightOn(lighting, facing, middle, 0.9, 0) }
+		}
+	};
+}
+
+const uniformsOf = ({ x, y, widthM, heightM }: Patch, { room }: Lighting) => ({
+	uDither: { value: 0 },
+	uPatch: { value: [x * 1000, y * 1000, widthM * 500, heightM * 500] },
+	uOutside: { value: room }
+});

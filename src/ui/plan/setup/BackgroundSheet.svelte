@@ -1,10 +1,11 @@
 <script lang="ts">
-	import type { Background } from '$core/format/shot';
+	import type { Background, PlaceKind } from '$core/format/shot';
 	import { BACKGROUND_ID } from '$core/study/scene';
-	import { BACKGROUND_OPTIONS } from '$words/options';
+	import { BACKGROUND_OPTIONS, PLACE_OPTIONS } from '$words/options';
 	import { thingSentences } from '$words/things';
 	import Amount from '../../shared/Amount.svelte';
 	import Choice from '../../shared/Choice.svelte';
+	import Pick from '../../shared/Pick.svelte';
 	import type { PlanView } from '../plan.svelte';
 
 	/** What the background as a whole should become, without anything of it being placed. */
@@ -27,6 +28,10 @@
 			...shot,
 			background: intent === 'any' ? undefined : { ...(background ?? USUAL), intent }
 		});
+	}
+	function surround(kind: PlaceKind | 'plain') {
+		const place = { ...shot.place, kind: kind === 'plain' ? undefined : kind };
+		plan.change({ ...shot, place });
 	}
 	const set = (change: Partial<Background>, gesture: string) =>
 		background && plan.change({ ...shot, background: { ...background, ...change } }, gesture);
@@ -54,4 +59,11 @@
 		</div>
 		{#if now}<p role="status">{now}</p>{/if}
 	{/if}
+	<Pick
+		label="around them the picture shows"
+		options={PLACE_OPTIONS}
+		value={shot.place?.kind ?? 'plain'}
+		onchoose={surround}
+	/>
+	<p>Only drawn: it changes no number.</p>
 </div>
