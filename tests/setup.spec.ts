@@ -256,7 +256,7 @@ test('wide and shallow: many frames round the face, on the plan and step by step
 
 test('the picture shows the place that is chosen, and no number changes', async ({ app, page }) => {
 	await app.openSample(/The bandleader/);
-	const verdict = await app.verdict.textContent();
+	const said = await app.headline.textContent();
 	await page.getByRole('button', { name: 'background', exact: true }).click();
 	const place = page.getByLabel('around them the picture shows');
 	await expect(place).toHaveValue('plain');
@@ -267,5 +267,5 @@ test('the picture shows the place that is chosen, and no number changes', async 
 	await page.getByRole('button', { name: 'background', exact: true }).click();
 	await expect(place).toHaveValue('arcade');
 	await page.keyboard.press('Escape');
-	await expect(app.verdict).toHaveText(verdict ?? '');
+	await expect(app.headline).toHaveText(said ?? '');
 });
