@@ -79,6 +79,8 @@ export default {
 		// There are no forms and no cookies; Host and Origin are checked in hooks.server.ts instead,
 		// so that a script with the wrong content type is told so.
 		csrf: { trustedOrigins: ['*'] },
+		// once the first screen is there: fetching the whole app would keep it waiting
+		serviceWorker: { register: false },
 		version: { pollInterval: 0 }
 	}
 };

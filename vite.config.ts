@@ -43,7 +43,11 @@ export default defineConfig({
 	define: { __FOCALIS_VERSION__: JSON.stringify(manifest.version) },
 	build: {
 		chunkSizeWarningLimit: 5000,
-		rolldownOptions: { output: { codeSplitting: { groups: [{ name: firstScreen }] } } }
+		rolldownOptions: {
+			// its components import all of it by one file; the looks of those that are not used would be worked out at every start
+			treeshake: { moduleSideEffects: (id) => !id.includes('/flowbite-svelte/dist/') },
+			output: { codeSplitting: { groups: [{ name: firstScreen }] } }
+		}
 	},
 	test: {
 		// a test that hangs is stopped; how fast it is says nothing, and machines differ tenfold

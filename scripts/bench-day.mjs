@@ -2,20 +2,11 @@
  * How soon a long day is on the screen, and how smoothly it scrolls: 200 shots, opened from another
  * day and with the whole page, against 10; until the list is in its place with the first verdict.
  */
-import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { build, installChromium, installPackages } from './prepare.mjs';
+import { served } from './served.mjs';
 
-installPackages();
-const executablePath = installChromium();
-build();
-const PORT = '4197';
-const server = spawn(process.execPath, ['build'], { env: { ...process.env, PORT } });
-const address = `http://127.0.0.1:${PORT}`;
-while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {
-	await new Promise((resolve) => setTimeout(resolve, 100));
-}
+const { address, executablePath, stop } = await served(4197);
 
 const OPENS = 5;
 const BUDGET_MS = 1000;
@@ -110,5 +101,5 @@ try {
 	);
 } finally {
 	await browser.close();
-	server.kill();
+	stop();
 }

@@ -2,21 +2,15 @@
  * What a plan costs (tests/plan.bench.ts), then how soon a drag is on the screen: with 30 people in
  * the scene, from the pointer's move to the frame that shows the new verdict, ladder and drawings.
  */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { chromium } from '@playwright/test';
-import { build, installChromium, installPackages } from './prepare.mjs';
+import { installPackages } from './prepare.mjs';
+import { served } from './served.mjs';
 
 installPackages();
-const executablePath = installChromium();
 spawnSync('npx', ['--no-install', 'vitest', 'bench', '--run'], { stdio: 'inherit' });
 
-build();
-const PORT = '4198';
-const server = spawn(process.execPath, ['build'], { env: { ...process.env, PORT } });
-const address = `http://127.0.0.1:${PORT}`;
-while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {
-	await new Promise((resolve) => setTimeout(resolve, 100));
-}
+const { address, executablePath, stop } = await served(4198);
 
 const FRAME_MS = 16;
 const MOVES = 300;
@@ -77,5 +71,5 @@ try {
 	console.log(`  moves not on the page in the next animation frame: ${late}`);
 } finally {
 	await browser.close();
-	server.kill();
+	stop();
 }

@@ -1,8 +1,7 @@
 /** Takes the pictures of docs/screenshots anew, from the sample day. */
-import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { build, installChromium, installPackages } from './prepare.mjs';
+import { served } from './served.mjs';
 
 const FOLDER = 'docs/screenshots';
 const DESK = { width: 1280, height: 800 };
@@ -141,16 +140,8 @@ const PICTURES = [
 const inSetup = (page, name) =>
 	page.getByRole('group', { name: 'Set-up' }).getByRole('button', { name }).click();
 
-installPackages();
-const executablePath = installChromium();
-build();
 mkdirSync(FOLDER, { recursive: true });
-const PORT = '4199';
-const server = spawn(process.execPath, ['build'], { env: { ...process.env, PORT } });
-const address = `http://127.0.0.1:${PORT}`;
-while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {
-	await new Promise((resolve) => setTimeout(resolve, 100));
-}
+const { address, executablePath, stop } = await served(4199);
 const browser = await chromium.launch({
 	executablePath,
 	args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--no-first-run']
@@ -194,5 +185,5 @@ try {
 	}
 } finally {
 	await browser.close();
-	server.kill();
+	stop();
 }

@@ -2,14 +2,12 @@
 	import { untrack } from 'svelte';
 	import { stepBy } from './keeping/dayActions';
 	import { saveShotFile } from './files/out/saving';
-	import ImportSheet from './files/in/ImportSheet.svelte';
 	import { ACCEPTED } from './files/in/opening';
 	import { Openings } from './files/in/openings.svelte';
 	import { Keeping } from './keeping/promise.svelte';
 	import { returnFocus } from './shared/focusReturn';
 	import { Network } from './shared/network.svelte';
 	import { actionOf, isOfReview, type Action, type ReviewAction } from './shared/shortcuts';
-	import Help from './shared/Help.svelte';
 	import Notices from './shared/Notices.svelte';
 	import { photographAsked } from './photograph/asked.svelte';
 	import { openSampleDay } from './keeping/sample';
@@ -44,14 +42,17 @@
 	const openings = new Openings(session, kit);
 	let isHelpOpen = $state(false);
 	let areFilesOpen = $state(false);
-	/** Loaded when they are first wanted; they stay then, since something may still be being made. */
-	let areFilesWanted = $state(false);
+	/** Sheets are loaded when they are first wanted; they stay then, since something may still be being made. */
+	const wanted = $state({ files: false, help: false, comparison: false });
 	$effect(() => {
-		if (areFilesOpen) areFilesWanted = true;
+		if (areFilesOpen) wanted.files = true;
+		if (isHelpOpen) wanted.help = true;
+		if (openings.compared) wanted.comparison = true;
 	});
 	let isDropping = $state(false);
 	let chooser = $state<HTMLInputElement>();
-	let hasOpenedSample = false;
+	/** The sample day is asked for and not there yet. */
+	let isSampleDue = $state(untrack(() => sample !== null));
 
 	$effect(() => untrack(() => session.start(shotId ?? settings.lastShotId)));
 	$effect(() => keeping.start());
@@ -65,11 +66,17 @@
 		});
 	});
 	$effect(() => {
-		if (!session.isReady || sample === null || hasOpenedSample) return;
-		hasOpenedSample = true;
-		untrack(() => void openSampleDay(session, sample));
+		if (!session.isReady) return;
+		untrack(() => {
+			if (!isSampleDue) return;
+			void openSampleDay(session, sample ?? '').finally(() => (isSampleDue = false));
+		});
 	});
 	let place = $state<Place>(untrack(() => asked ?? settings.lastPlace));
+	// what will be shown is fetched while the store is read
+	untrack(() => {
+		if (isSampleDue || (shotId ?? settings.lastShotId)) SCREENS[place]().catch(() => undefined);
+	});
 	/** Where one is: where one went if it has what it needs, else the day; null before there is anything. */
 	const at = $derived.by((): Place | null => {
 		const open = { job: session.job !== null, shot: session.shot !== null };
@@ -195,7 +202,7 @@
 				<button class="knob" type="button" onclick={() => location.reload()}>Try again</button>
 			</p>
 		{/await}
-	{:else if session.isReady}
+	{:else if session.isReady && !isSampleDue}
 		<Welcome {session} onnow={() => go('card')} />
 	{/if}
 	{#if tour.step !== null}
@@ -215,8 +222,12 @@
 	/>
 	{#if isDropping}<div class="drop" aria-hidden="true">Drop the file here</div>{/if}
 </div>
-<Help bind:open={isHelpOpen} />
-{#if areFilesWanted}
+{#if wanted.help}
+	{#await import('./shared/Help.svelte') then { default: Help }}<Help
+			bind:open={isHelpOpen}
+		/>{/await}
+{/if}
+{#if wanted.files}
 	{#await import('./files/out/FilesSheet.svelte') then { default: FilesSheet }}
 		<FilesSheet
 			{session}
@@ -240,13 +251,17 @@
 		/>
 	{/await}
 {/if}
-<ImportSheet
-	{session}
-	{kit}
-	file={openings.compared}
-	onclose={() => (openings.compared = null)}
-	ontaken={() => go('day')}
-/>
+{#if wanted.comparison}
+	{#await import('./files/in/ImportSheet.svelte') then { default: ImportSheet }}
+		<ImportSheet
+			{session}
+			{kit}
+			file={openings.compared}
+			onclose={() => (openings.compared = null)}
+			ontaken={() => go('day')}
+		/>
+	{/await}
+{/if}
 
 <style>
 	.app {

@@ -3,6 +3,8 @@ import { z } from 'zod';
 /**
  * The building blocks of the file schemas: fields whose messages are in a photographer's words.
  * A label names the field as one would say it ("the tilt"), a unit as one would read it ("degrees").
+ * There are hundreds of them at every start: checks are added at once, and units registered, since each step of a chain
+ * makes another copy.
  */
 
 const missing = (label: string) => `${label} is missing`;
@@ -14,21 +16,20 @@ export function number(label: string, low: number, high: number, unit = '') {
 		.number({
 			error: (issue) => (issue.input === undefined ? missing(label) : `${label} must be a number`)
 		})
-		.min(low, range)
-		.max(high, range)
-		.meta(unit ? { unit } : {});
+		.check(z.gte(low, range), z.lte(high, range))
+		.register(z.globalRegistry, unit ? { unit } : {});
 }
 
 /** A length of the place, which some read in feet and inches. */
 export function length(label: string, low: number, high: number, unit: 'm' | 'cm' | 'mm') {
-	return number(label, low, high, unit).meta({ unit, isLength: true });
+	return number(label, low, high, unit).register(z.globalRegistry, { unit, isLength: true });
 }
 
 /** A whole number within bounds, both included. */
 export function whole(label: string, low: number, high: number, unit = '') {
 	return number(label, low, high, unit)
 		.int(`${label} must be a whole number`)
-		.meta(unit ? { unit } : {});
+		.register(z.globalRegistry, unit ? { unit } : {});
 }
 
 /** Text of a bounded length. */
@@ -37,8 +38,10 @@ export function text(label: string, least: number, most: number) {
 		.string({
 			error: (issue) => (issue.input === undefined ? missing(label) : `${label} must be text`)
 		})
-		.min(least, `${label} must not be empty`)
-		.max(most, `${label} may be at most ${most} characters long`);
+		.check(
+			z.minLength(least, `${label} must not be empty`),
+			z.maxLength(most, `${label} may be at most ${most} characters long`)
+		);
 }
 
 /** One of a few words. */

@@ -14,12 +14,10 @@ export async function openSampleDay(session: Session, title = ''): Promise<void>
 			revision === 0 &&
 			shots.every((one) => one.slot.jobId !== id || (one.revision === 0 && one.slot.revision === 0))
 	);
-	if (untouched) await session.openJob(untouched.id);
-	else {
-		const fresh = sampleDay(Date.now());
-		await session.addJob(fresh.job, fresh.shots);
-	}
-	if (!title) return;
-	const wanted = session.jobShots.find(({ shot }) => shot.title.includes(title));
-	if (wanted) await session.open(wanted.id);
+	const fresh = untouched ? null : sampleDay(Date.now());
+	const all = fresh?.shots ?? shots.filter(({ slot }) => slot.jobId === untouched?.id);
+	const wanted = title ? all.find(({ shot }) => shot.title.includes(title)) : undefined;
+	if (fresh) await session.addJob(fresh.job, fresh.shots, wanted?.id);
+	else if (wanted) await session.open(wanted.id);
+	else if (untouched) await session.openJob(untouched.id);
 }

@@ -157,12 +157,17 @@ export class Session implements Undoing {
 		this.#emptyJobId = null;
 	}
 
-	/** Adds a job with its shots and opens the first. */
-	async addJob(job: Job, shots: readonly ShotRecord[]): Promise<void> {
+	/** Adds a job with its shots and opens one of them, the first if none is named; shown at once, and saved then. */
+	async addJob(job: Job, shots: readonly ShotRecord[], shotId?: string): Promise<void> {
 		if (!(await this.#leave())) return;
 		this.library.add(job, shots);
+		const opened = this.library.shotOf(shotId ?? null) ?? this.library.shotsOf(job.id)[0];
+		if (opened) await this.#open(opened);
+		else {
+			this.#shotId = null;
+			this.#emptyJobId = job.id;
+		}
 		await this.flush();
-		await this.openJob(job.id);
 	}
 
 	/** Opens a job at its first shot, or with none. */

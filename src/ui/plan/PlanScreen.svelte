@@ -29,6 +29,13 @@
 	let sayPx = $state(0);
 	const heldPx = $derived(plan.isPeeking ? untrack(() => sayPx) : null);
 
+	/** On a slow phone the verdict need not wait until the rest is worked out: that comes when it has been seen. */
+	let isVerdictSeen = $state(untrack(() => !isPhone));
+	$effect(() => {
+		const frame = requestAnimationFrame(() => setTimeout(() => (isVerdictSeen = true)));
+		return () => cancelAnimationFrame(frame);
+	});
+
 	const TABS = [
 		{ value: 'stage', text: 'Stage' },
 		{ value: 'frame', text: 'Frame' },
@@ -59,7 +66,7 @@
 		<Verdict {plan} />
 		{#if !isPhone}<TryInstead {plan} most={3} />{/if}
 	</div>
-	{#if isPhone}
+	{#if isPhone && isVerdictSeen}
 		<div class="tabs">
 			<Choice label="Show" quiet options={TABS} value={tab} onchoose={(next) => (tab = next)} />
 		</div>
@@ -75,7 +82,7 @@
 			<summary>about, light, framing, lenses, sharp for</summary>
 			<Wishes {plan} />
 		</details>
-	{:else}
+	{:else if !isPhone}
 		<div class="panes">
 			<Stage {plan} {isPhone} />
 			<div class="look">

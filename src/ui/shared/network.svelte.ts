@@ -1,6 +1,13 @@
 /** While there is no network it is looked for as often, ms. */
 const ASK_AGAIN_MS = 5000;
 
+/** The whole app is fetched for later when the first screen has come, ms. */
+const KEEP_AFTER_MS = 4000;
+
+/** Without a service worker, as in a private window, the app works while there is a network. */
+const keepTheApp = () =>
+	navigator.serviceWorker?.register('/service-worker.js').catch(() => undefined);
+
 /** Whether there is a network, and whether a newer version of the app waits to be used. */
 export class Network {
 	isOffline = $state(!navigator.onLine);
@@ -20,6 +27,8 @@ export class Network {
 		ask();
 		const timer = setInterval(() => this.isOffline && ask(), ASK_AGAIN_MS);
 		signal.addEventListener('abort', () => clearInterval(timer));
+		const keeping = setTimeout(() => void keepTheApp(), KEEP_AFTER_MS);
+		signal.addEventListener('abort', () => clearTimeout(keeping));
 		void navigator.serviceWorker?.ready.then((registration) => {
 			const look = () => {
 				const { waiting, installing } = registration;
