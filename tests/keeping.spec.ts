@@ -168,3 +168,33 @@ test('a shot that was taken out can be brought back', async ({ app, page }) => {
 	await expect(page.getByRole('banner')).toContainText('The couple');
 	await expect(page.getByRole('banner')).toContainText('of 10');
 });
+
+test('what was changed a blink before a reload is there, though the store had no time for it', async ({
+	app,
+	page
+}) => {
+	await app.openSampleDay();
+	await app.saved();
+	await page.evaluate(() => {
+		// it is closed before anything reaches it
+		IDBDatabase.prototype.transaction = () => {
+			throw new DOMException('', 'InvalidStateError');
+		};
+	});
+	await page.getByLabel('Notes of the day').fill('rain after four');
+	await page.getByLabel('Name of somebody who is there').fill('Lamia');
+	await page.getByLabel('Name of somebody who is there').press('Enter');
+	await app
+		.shotRow('Rings')
+		.getByLabel(/^status of/)
+		.selectOption('taken');
+	// it says that it is not kept, and asks before one leaves
+	page.once('dialog', (dialog) => void dialog.accept());
+	await page.reload();
+	await expect(page.getByLabel('Notes of the day')).toHaveValue('rain after four');
+	await expect(page.locator('.people').getByText('Lamia')).toBeVisible();
+	await expect(app.shotRow('Rings').getByLabel(/^status of/)).toHaveValue('taken');
+	await app.saved();
+	await page.reload();
+	await expect(page.getByLabel('Notes of the day')).toHaveValue('rain after four');
+});

@@ -84,7 +84,8 @@ const isFields = (value: unknown): value is Fields =>
 const isRecords = (value: unknown): value is Identified[] =>
 	Array.isArray(value) && value.every((one) => isFields(one) && typeof one['id'] === 'string');
 
-function isSame(a: unknown, b: unknown): boolean {
+/** Whether two records say the same. */
+export function isSame(a: unknown, b: unknown): boolean {
 	if (Object.is(a, b)) return true;
 	if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
 	const keys = Object.keys(a);

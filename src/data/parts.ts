@@ -60,3 +60,11 @@ export function partsSaved<T extends { readonly revision: number }>(
 function withoutRevision<T extends { readonly revision: number } | null>(record: T): T {
 	return record && { ...record, revision: 0 };
 }
+
+/** What both windows changed otherwise, and what the other one has. */
+export interface PartConflict {
+	readonly key: string;
+	readonly kind: keyof PartsOf;
+	readonly id: string;
+	readonly theirs: PartsOf[keyof PartsOf] | null;
+}

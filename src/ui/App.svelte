@@ -166,7 +166,7 @@
 	}}
 	ondragleave={(event) => (isDropping &&= event.relatedTarget !== null)}
 	ondrop={drop}
-	onpagehide={() => void session.flush()}
+	onpagehide={() => session.leave()}
 	onbeforeunload={(event) => session.isAtRisk && event.preventDefault()}
 />
 <svelte:document onvisibilitychange={() => document.hidden && void session.flush()} />

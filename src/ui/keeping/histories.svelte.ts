@@ -2,6 +2,7 @@
 import type { Shot } from '$core/format/shot';
 import type { ShotRecord } from '$data/database';
 import { present, withStep, startHistory, type History } from '$data/history';
+import { isSame } from '$data/merge';
 import type { Conflict, Store } from '$data/store';
 import type { Library } from './library.svelte';
 import type { Sent } from './outbox.svelte';
@@ -85,6 +86,15 @@ export class Histories {
 			}
 			return this.#send(shotId);
 		});
+	}
+
+	/** Takes up a shot that a window which is gone had on its way: as another step of its history. */
+	takeUp(left: ShotRecord, gesture: string): void {
+		const known = this.#library.shotOf(left.id);
+		if (!known) this.begin({ ...left, revision: 0 });
+		// what was put down as text has no keys without a value
+		else if (!isSame(JSON.parse(JSON.stringify(known.shot)), left.shot))
+			this.change(left.id, left.shot, gesture);
 	}
 
 	/** Goes to another step of a history: undo, redo. */

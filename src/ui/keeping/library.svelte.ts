@@ -13,18 +13,12 @@ import {
 } from '$data/database';
 import { PRESET_KIT, type KitContents, type MeasuredFrames } from '$data/kitContents';
 import { merged } from '$data/merge';
-import { PART_SCHEMAS, type PartsOf } from '$data/parts';
+import { PART_SCHEMAS, type PartConflict, type PartsOf } from '$data/parts';
 import type { ErasedCounts, Store } from '$data/store';
 import { Invalid, validated } from '$data/valid';
+import { followed } from './followed';
+import type { LeftBehind, LeftPart } from './leftBehind';
 import { Outbox, type Sent } from './outbox.svelte';
-
-/** What both windows changed otherwise, and what the other one has. */
-export interface PartConflict {
-	readonly key: string;
-	readonly kind: keyof PartsOf;
-	readonly id: string;
-	readonly theirs: PartsOf[keyof PartsOf] | null;
-}
 
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
 
@@ -46,8 +40,10 @@ export class Library {
 	conflicts = $state.raw<readonly PartConflict[]>([]);
 	readonly outbox: Outbox;
 	readonly #store: Store;
-	/** What each changed record was when it was changed here first; null for a new one. */
-	readonly #bases = new Map<string, PartsOf[keyof PartsOf] | null>();
+	/** What each changed record was when it was changed here first, by its letter. */
+	readonly #bases = new Map<string, Omit<LeftPart, 'mine'>>();
+	/** Jobs and shots that were added and are on their way, by their letters. */
+	readonly #added = new Map<string, { readonly job: Job; readonly shots: readonly ShotRecord[] }>();
 
 	constructor(store: Store, outbox: Outbox) {
 		this.#store = store;
@@ -72,44 +68,20 @@ export class Library {
 
 	/** Takes over what the store says, except for records that are on their way to it. */
 	follow(contents: Contents, isFirst: boolean): void {
-		const isThere = (jobId: string) => !contents.erased.has(jobId);
 		const isOurs = (kind: string, id: string) => this.outbox.has(keyOf(kind, id));
-		const taken = <T extends { readonly id: string }>(
-			known: readonly T[],
-			stored: readonly T[],
-			put: (mine: T | undefined, stored: T) => T
-		): T[] => {
-			const byId = new Map(known.map((one) => [one.id, one]));
-			for (const one of stored) byId.set(one.id, put(byId.get(one.id), one));
-			return [...byId.values()];
+		const known = {
+			jobs: this.jobs,
+			shots: this.shots,
+			bodies: this.#bodies,
+			lenses: this.#lenses
 		};
-		const kit = <T extends { readonly id: string; readonly position: number }>(
-			kind: 'bodies' | 'lenses',
-			known: readonly T[],
-			stored: readonly T[]
-		): T[] =>
-			taken(isFirst ? known.filter(({ id }) => isOurs(kind, id)) : known, stored, (mine, theirs) =>
-				mine && isOurs(kind, theirs.id) ? mine : theirs
-			)
-				.filter(({ id }) => !contents.takenOut.has(id) || isOurs(kind, id))
-				.sort(byPosition);
+		const now = followed(known, contents, isOurs, isFirst);
 		this.setAside = [...this.setAside, ...contents.setAside];
-		this.jobs = taken(this.jobs, contents.jobs, (mine, theirs) =>
-			mine && isOurs('jobs', theirs.id) ? mine : theirs
-		).filter(({ id }) => isThere(id));
-		this.shots = taken(this.shots, contents.shots, (mine, theirs) => {
-			if (!mine) return theirs;
-			const slot = isOurs('slots', theirs.id) ? mine.slot : theirs.slot;
-			// what is saved here may be newer than what was read before it
-			const isMine = isOurs('shots', theirs.id) || mine.revision > theirs.revision;
-			return { ...(isMine ? mine : theirs), slot };
-		})
-			.filter(({ id, slot }) => isThere(slot.jobId) || isOurs('shots', id))
-			.sort(inOrder);
-		this.#bodies = kit('bodies', this.#bodies, contents.bodies);
-		this.#lenses = kit('lenses', this.#lenses, contents.lenses);
+		[this.jobs, this.shots] = [now.jobs, now.shots];
+		[this.#bodies, this.#lenses] = [now.bodies, now.lenses];
 		const [spreads] = contents.spreads;
-		if (spreads && !isOurs('spreads', 'mine')) this.#spreads = spreads;
+		const isNewer = spreads && spreads.revision >= (this.#spreads?.revision ?? 0);
+		if (isNewer && !isOurs('spreads', 'mine')) this.#spreads = spreads;
 	}
 
 	/** Shows a shot in the place of the one with its id; its place in the day stays the known one. */
@@ -125,8 +97,11 @@ export class Library {
 		validated(JobSchema, job);
 		if (!this.jobs.some(({ id }) => id === job.id)) this.jobs = [...this.jobs, job];
 		this.shots = [...this.shots, ...shots].sort(inOrder);
-		this.outbox.post(`added ${job.id} ${shots[0]?.id ?? ''}`, async () => {
+		const key = `added ${job.id} ${shots[0]?.id ?? ''}`;
+		this.#added.set(key, { job, shots });
+		this.outbox.post(key, async () => {
 			await this.#store.addJob(job, shots);
+			this.#added.delete(key);
 			return 'kept';
 		});
 	}
@@ -171,12 +146,37 @@ export class Library {
 		}
 	}
 
+	/** All that is on its way, as it stands. */
+	get unsent(): LeftBehind {
+		const parts = [...this.#bases]
+			.filter(([key]) => this.outbox.has(key))
+			.map(([, one]) => ({ ...one, mine: this.#find(one.kind, one.id) }));
+		const shots = this.shots.filter(({ id }) => this.outbox.has(keyOf('shots', id)));
+		return { parts, added: [...this.#added.values()], shots };
+	}
+
+	/** Takes up changes that a window which is gone had on their way. */
+	takeUp({ parts, added }: Pick<LeftBehind, 'parts' | 'added'>, erased: ReadonlySet<string>): void {
+		for (const { job, shots } of added) {
+			const missing = shots.filter(({ id }) => !this.shotOf(id));
+			if (!erased.has(job.id)) this.add(job, missing);
+		}
+		for (const { kind, id, base, mine } of parts) {
+			const key = keyOf(kind, id);
+			// what is gone stays away
+			if ((kind === 'jobs' || kind === 'slots') && !this.#find(kind, id)) continue;
+			this.#bases.set(key, { kind, id, base });
+			this.#show(kind, id, mine);
+			this.outbox.post(key, () => this.#send(kind, id));
+		}
+	}
+
 	/** Ends a conflict. What only one of the windows changed is taken either way. */
 	async settle({ key, kind, id, theirs }: PartConflict, keep: 'mine' | 'theirs'): Promise<void> {
-		const base = this.#bases.get(key) ?? null;
+		const base = this.#bases.get(key)?.base ?? null;
 		const mine = this.#find(kind, id);
 		this.conflicts = this.conflicts.filter((one) => one.key !== key);
-		this.#bases.set(key, theirs);
+		this.#bases.set(key, { kind, id, base: theirs });
 		if (keep === 'theirs') {
 			this.#show(
 				kind,
@@ -224,14 +224,14 @@ export class Library {
 		const known = this.#find(kind, id);
 		const valid = next && validated(schema, { ...next, revision: known?.revision ?? 0 });
 		const key = keyOf(kind, id);
-		if (!this.#bases.has(key)) this.#bases.set(key, known);
+		if (!this.#bases.has(key)) this.#bases.set(key, { kind, id, base: known });
 		this.#show(kind, id, valid);
 		this.outbox.post(key, () => this.#send(kind, id));
 	}
 
 	async #send<K extends keyof PartsOf>(kind: K, id: string): Promise<Sent> {
 		const key = keyOf(kind, id);
-		const base = (this.#bases.get(key) ?? null) as PartsOf[K] | null;
+		const base = (this.#bases.get(key)?.base ?? null) as PartsOf[K] | null;
 		const mine = this.#find(kind, id);
 		if (!base && !mine) return 'kept';
 		const result = await this.#store.saveParts(kind, id, base, mine);
@@ -250,7 +250,7 @@ export class Library {
 			this.#show(kind, id, record);
 		} else {
 			// changed again meanwhile: what was saved is what the next save starts from
-			this.#bases.set(key, record);
+			this.#bases.set(key, { kind, id, base: record });
 			if (now && record) {
 				const { value } = merged<unknown>(mine, now, record);
 				this.#show(kind, id, { ...(value as PartsOf[K]), revision: record.revision });

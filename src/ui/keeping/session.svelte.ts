@@ -8,6 +8,7 @@ import { CardSteps } from './cardSteps.svelte';
 import { DoneSteps } from './doneSteps.svelte';
 import { DaySteps } from './daySteps.svelte';
 import { Histories } from './histories.svelte';
+import { putDown, takenUp } from './leftBehind';
 import { Library } from './library.svelte';
 import { Outbox } from './outbox.svelte';
 import type { Undoing } from './undoing';
@@ -217,6 +218,24 @@ export class Session implements Undoing {
 		return this.outbox.flush();
 	}
 
+	/** The page is left: what the store will not get in time is put down for the next one. */
+	leave(): void {
+		const takeAway = putDown(this.library.unsent);
+		void this.flush().then(() => {
+			if (!this.isSaving) takeAway();
+		});
+	}
+
+	/** What windows that are gone had on their way goes on from here. */
+	#takeUp({ erased }: Contents): void {
+		for (const left of takenUp()) {
+			this.library.takeUp(left, erased);
+			for (const shot of left.shots) {
+				if (!erased.has(shot.slot.jobId)) this.#histories.takeUp(shot, this.newGesture('left'));
+			}
+		}
+	}
+
 	/** Takes over what the store says, except for what is being worked on here. */
 	async #follow(
 		contents: Contents,
@@ -226,6 +245,7 @@ export class Session implements Undoing {
 		const before = this.#record;
 		this.#refused = null;
 		this.library.follow(contents, isFirst);
+		if (isFirst) this.#takeUp(contents);
 		const now = this.#record;
 		if (before && !now) await this.#forget(before.slot.jobId, [before]);
 		else if (before && now && now.revision > before.revision) await this.#histories.load(now);

@@ -4,7 +4,7 @@
 	import type { Trouble } from '$data/trouble';
 	import type { Keeping } from '../keeping/promise.svelte';
 	import type { Network } from './network.svelte';
-	import type { PartConflict } from '../keeping/library.svelte';
+	import type { PartConflict } from '$data/parts';
 	import type { Session } from '../keeping/session.svelte';
 
 	/** What must be said plainly: trouble with the store, another window's change, a file that is not ours. */
