@@ -1,3 +1,4 @@
+import { axe } from './support/axe';
 import { App, expect, test } from './support/app';
 
 /** Nothing is lost: two windows, broken records, a store that is full or refused. */
@@ -90,13 +91,29 @@ test('a record that no longer validates is set aside, reported and left where it
 	await expect(alert).toContainText('One record in this browser cannot be read');
 	await expect(alert).toContainText('shot.title: the title must be text');
 	await expect(app.headline).toContainText('Focus on');
-	const download = page.waitForEvent('download');
-	await alert.getByRole('button', { name: 'Save it to a file' }).click();
-	expect((await download).suggestedFilename()).toBe('set-aside.json');
 	// the rest of the work goes on, and the record is still there
 	await fix(app, 8);
 	await app.saved();
 	expect(await spoil()).toBeGreaterThanOrEqual(1);
+	await page.reload();
+	await alert.getByRole('button', { name: 'Look at it…' }).click();
+	const sheet = page.getByRole('dialog');
+	const download = page.waitForEvent('download');
+	await sheet.getByRole('button', { name: 'Save all of it to a file' }).click();
+	expect((await download).suggestedFilename()).toBe('set-aside.json');
+	await axe(page, 'dialog[open]');
+	// put right in its place, and back in the day
+	const title = sheet.getByLabel(/the title must be text/).last();
+	await title.fill('');
+	await title.blur();
+	await sheet.getByRole('button', { name: 'Put it back' }).last().click();
+	await expect(sheet.getByRole('status')).toContainText('still cannot be read');
+	await sheet.getByRole('textbox').last().fill('Mended');
+	await sheet.getByRole('button', { name: 'Put it back' }).last().click();
+	await app.goTo('Day');
+	await expect(app.shotRow('Mended')).toBeVisible();
+	await page.reload();
+	await expect(app.shotRow('Mended')).toBeVisible();
 });
 
 test.describe('a store that does not take it', () => {

@@ -19,6 +19,7 @@ import {
 /** A record that no longer validates: left where it is, and reported. */
 export interface SetAside {
 	readonly id: string;
+	readonly table: Told;
 	readonly problems: readonly Problem[];
 	readonly raw: unknown;
 }
@@ -56,24 +57,24 @@ export const emptyRows = (): Record<Told, { id: string }[]> => ({
  */
 export function contentsOf(rows: Rows, gone: ReadonlySet<string> = new Set()): Contents {
 	const setAside: SetAside[] = [];
-	const valid = <T>(schema: z.ZodType<T>, raws: readonly { readonly id: string }[]): T[] =>
-		raws.flatMap((raw) => {
+	const valid = <T>(schema: z.ZodType<T>, table: Told): T[] =>
+		rows[table].flatMap((raw) => {
 			const result = schema.safeParse(raw);
 			if (result.success) return [result.data];
-			setAside.push({ id: raw.id, problems: problemsOf(result.error), raw });
+			setAside.push({ id: raw.id, table, problems: problemsOf(result.error), raw });
 			return [];
 		});
-	const readable = valid(JobSchema, rows.jobs);
-	const shots = valid(ShotRecordSchema, rows.shots).sort(inOrder);
+	const readable = valid(JobSchema, 'jobs');
+	const shots = valid(ShotRecordSchema, 'shots').sort(inOrder);
 	const spoilt = rows.jobs.filter(({ id }) => !readable.some((job) => job.id === id));
 	return {
 		jobs: [...readable, ...spoilt.flatMap((raw) => salvaged(raw, shots) ?? [])].sort(
 			(a, b) => a.createdAt - b.createdAt
 		),
 		shots,
-		bodies: valid(KitBodySchema, rows.bodies),
-		lenses: valid(KitLensSchema, rows.lenses),
-		spreads: valid(MySpreadsSchema, rows.spreads),
+		bodies: valid(KitBodySchema, 'bodies'),
+		lenses: valid(KitLensSchema, 'lenses'),
+		spreads: valid(MySpreadsSchema, 'spreads'),
 		setAside,
 		erased: new Set(rows.erased.map(({ id }) => id)),
 		takenOut: gone

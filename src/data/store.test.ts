@@ -226,11 +226,22 @@ describe('what no longer validates', () => {
 		expect(setAside).toEqual([
 			{
 				id: 'bad',
+				table: 'shots',
 				problems: [{ path: 'shot.title', message: 'the title must not be empty' }],
 				raw: bad
 			}
 		]);
 		expect((await store.read()).setAside).toHaveLength(1);
+	});
+
+	it('is put back once it is right, and not before', async () => {
+		const bad = { ...fresh('bad'), shot: { ...named('bad'), title: '' } };
+		const store = await withRaw('shots', bad);
+		await expect(store.mend('shots', bad)).rejects.toThrow('the title must not be empty');
+		const mended = { ...bad, shot: { ...bad.shot, title: 'better' } };
+		expect((await store.mend('shots', mended)).shots).toEqual([mended]);
+		const { shots, setAside } = await store.read();
+		expect([shots.length, setAside]).toEqual([2, []]);
 	});
 
 	it('in a job is set aside as well, and its shots stay', async () => {

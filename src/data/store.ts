@@ -17,7 +17,7 @@ import { PART_SCHEMAS, partsSaved, type PartsOf, type PartsSaved } from './parts
 import { rawCopyOf } from './rawCopy';
 import { historyFrom, stepsFrom } from './steps';
 import { NewerDatabase } from './trouble';
-import { validated } from './valid';
+import { Invalid, validated } from './valid';
 
 /** What the browser keeps: jobs, their shots, the history of each shot, and the kit. */
 
@@ -238,6 +238,22 @@ export class Store {
 		});
 	}
 
+	/**
+	 * Puts a record back that had been set aside, mended; returns what it says now.
+	 * @throws Invalid when it is still none
+	 */
+	async mend(table: Exclude<Told, 'erased'>, record: { readonly id: string }): Promise<Contents> {
+		const contents = contentsOf({ ...emptyRows(), [table]: [record] });
+		const [still] = contents.setAside;
+		if (still) throw new Invalid(still.problems);
+		const kept = this.#db.table(table) as Table<unknown, string>;
+		await this.#db.transaction('rw', [kept, this.#db.changes], async () => {
+			await kept.put(record);
+			await this.#note(table, [record.id]);
+		});
+		return contents;
+	}
+
 	/** Erases a job for good, with its shots and their histories; says what was erased. */
 	async eraseJob(id: string): Promise<ErasedCounts> {
 		const { jobs, shots, steps, erased, changes, photographs, frames } = this.#db;
@@ -254,6 +270,11 @@ export class Store {
 			await this.#note('erased', [id]);
 			return { shots: shotIds.length, steps: stepCount, people: job?.people.length ?? 0 };
 		});
+	}
+
+	/** Notes that something is gone for good, and must not come back. */
+	async noteGone(id: string): Promise<void> {
+		await this.#db.erased.put({ id });
 	}
 
 	/** Keeps the photograph of a shot in the place of the one before; null forgets it. */

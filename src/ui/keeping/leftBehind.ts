@@ -24,7 +24,7 @@ export interface LeftBehind {
 	readonly shots: readonly ShotRecord[];
 }
 
-const KEY = 'focalis-left';
+const PREFIX = 'focalis-left ';
 
 const KINDS = Object.keys(PART_SCHEMAS) as [keyof PartsOf, ...(keyof PartsOf)[]];
 const PartSchema = z
@@ -45,31 +45,35 @@ const LeftSchema = z.strictObject({
 const isNothing = ({ parts, added, shots }: LeftBehind): boolean =>
 	parts.length + added.length + shots.length === 0;
 
-/** Puts it down under a name of this window; returns how to take it away again, once the store has it all. */
-export function putDown(left: LeftBehind): () => void {
-	if (isNothing(left)) return () => undefined;
-	const key = `${KEY} ${crypto.randomUUID()}`;
+/** Puts it down under an id of its own; null where there is nothing to put down. */
+export function putDown(left: LeftBehind): string | null {
+	if (isNothing(left)) return null;
+	const id = `${PREFIX}${crypto.randomUUID()}`;
 	try {
-		localStorage.setItem(key, JSON.stringify(left));
+		localStorage.setItem(id, JSON.stringify(left));
+		return id;
 	} catch {
 		// no room, or not allowed: what the store gets in time is all there is
+		return null;
 	}
-	return () => localStorage.removeItem(key);
 }
 
-/** Takes up what windows that are gone have put down, each once. What cannot be read is left out. */
-export function takenUp(): LeftBehind[] {
+/** What windows that are gone have put down, by its id. What cannot be read is left out. */
+export function leftBehind(): readonly (readonly [id: string, LeftBehind])[] {
 	try {
-		const keys = Object.keys(localStorage).filter((key) => key.startsWith(KEY));
-		return keys.flatMap((key) => {
-			const text = localStorage.getItem(key) ?? '';
-			localStorage.removeItem(key);
-			return readLeft(text) ?? [];
-		});
+		return Object.keys(localStorage)
+			.filter((key) => key.startsWith(PREFIX))
+			.flatMap((id) => {
+				const left = readLeft(localStorage.getItem(id) ?? '');
+				return left ? [[id, left] as const] : [];
+			});
 	} catch {
 		return [];
 	}
 }
+
+/** Takes it away: the store has it all. A browser that is killed may bring it back, so its id is kept in the store, too. */
+export const forgetLeft = (id: string): void => localStorage.removeItem(id);
 
 function readLeft(text: string): LeftBehind | null {
 	try {

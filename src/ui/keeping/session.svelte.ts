@@ -1,14 +1,14 @@
 import type { Shot } from '$core/format/shot';
 import { canRedo, canUndo, previous, redo, undo } from '$data/history';
 import type { Job, ShotRecord, Slot } from '$data/database';
-import type { Contents } from '$data/contents';
+import type { Contents, SetAside } from '$data/contents';
 import { Store, type Conflict, type ErasedCounts } from '$data/store';
 import { troubleOf, type Trouble } from '$data/trouble';
 import { CardSteps } from './cardSteps.svelte';
 import { DoneSteps } from './doneSteps.svelte';
 import { DaySteps } from './daySteps.svelte';
 import { Histories } from './histories.svelte';
-import { putDown, takenUp } from './leftBehind';
+import { forgetLeft, leftBehind, putDown } from './leftBehind';
 import { Library } from './library.svelte';
 import { Outbox } from './outbox.svelte';
 import type { Undoing } from './undoing';
@@ -96,6 +96,15 @@ export class Session implements Undoing {
 	/** What lies in the store, whatever wrote it, as a text for a file. */
 	async rawCopy(): Promise<string> {
 		return JSON.stringify(await this.#store.rawCopy());
+	}
+
+	/** Puts a record back that had been set aside, mended. @throws Invalid when it is still none */
+	async mend({ id, table }: SetAside, record: unknown): Promise<void> {
+		if (table === 'erased') return;
+		const contents = await this.#store.mend(table, { ...(record as object), id });
+		const { library } = this;
+		library.setAside = library.setAside.filter((one) => one.id !== id || one.table !== table);
+		library.follow(contents, false);
 	}
 
 	/** Changes only when another shot is opened, not with every change to it. */
@@ -220,19 +229,30 @@ export class Session implements Undoing {
 
 	/** The page is left: what the store will not get in time is put down for the next one. */
 	leave(): void {
-		const takeAway = putDown(this.library.unsent);
-		void this.flush().then(() => {
-			if (!this.isSaving) takeAway();
+		const id = putDown(this.library.unsent);
+		if (id !== null) this.#takeAway(id);
+		void this.flush();
+	}
+
+	/** When the store has everything that waits before, what was put down is of no use any more. */
+	#takeAway(id: string): void {
+		this.outbox.post(id, async () => {
+			await this.#store.noteGone(id);
+			forgetLeft(id);
+			return 'kept';
 		});
 	}
 
 	/** What windows that are gone had on their way goes on from here. */
 	#takeUp({ erased }: Contents): void {
-		for (const left of takenUp()) {
-			this.library.takeUp(left, erased);
-			for (const shot of left.shots) {
-				if (!erased.has(shot.slot.jobId)) this.#histories.takeUp(shot, this.newGesture('left'));
+		for (const [id, left] of leftBehind()) {
+			if (!erased.has(id)) {
+				this.library.takeUp(left, erased);
+				for (const shot of left.shots) {
+					if (!erased.has(shot.slot.jobId)) this.#histories.takeUp(shot, this.newGesture('left'));
+				}
 			}
+			this.#takeAway(id);
 		}
 	}
 

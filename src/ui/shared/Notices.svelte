@@ -19,6 +19,7 @@
 
 	let { session, keeping, network, refusal, onforget, onfiles }: Props = $props();
 	let isSetAsideSeen = $state(false);
+	let isMending = $state(false);
 
 	const MOST_SHOWN = 4;
 
@@ -161,23 +162,17 @@
 					.library.setAside[0]?.problems[0]?.path}: {session.library.setAside[0]?.problems[0]
 					?.message}). It is left as it is, and everything else works.
 			</p>
-			<button
-				class="knob"
-				type="button"
-				onclick={() =>
-					saveText(
-						'set-aside.json',
-						JSON.stringify(
-							session.library.setAside.map(({ raw }) => raw),
-							null,
-							'\t'
-						)
-					)}>Save it to a file</button
-			>
+			<button class="knob" type="button" onclick={() => (isMending = true)}>Look at it…</button>
 			<button class="knob" type="button" onclick={() => (isSetAsideSeen = true)}>Close</button>
 		</div>
 	{/if}
 </div>
+
+{#if isMending}
+	{#await import('./SetAsideSheet.svelte') then { default: SetAsideSheet }}
+		<SetAsideSheet {session} bind:open={isMending} />
+	{/await}
+{/if}
 
 <style>
 	.notice {

@@ -1,0 +1,136 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
+	import type { SetAside } from '$data/contents';
+	import { valueAt, withValueAt } from '$data/mending';
+	import { troubleOf } from '$data/trouble';
+	import { Invalid } from '$data/valid';
+	import { saveText } from '../files/out/saving';
+	import type { Session } from '../keeping/session.svelte';
+
+	/** Records that cannot be read: what is wrong with each, to be put right in its place. */
+	let { session, open = $bindable() }: { session: Session; open: boolean } = $props();
+	const library = $derived(session.library);
+
+	const KIND_WORDS: Readonly<Record<SetAside['table'], string>> = {
+		jobs: 'A day',
+		shots: 'A shot',
+		bodies: 'A body of the kit',
+		lenses: 'A lens of the kit',
+		spreads: 'How steady your hands are',
+		erased: 'What was erased'
+	};
+	const NAMES = ['shot.title', 'title', 'body.name', 'lens.name'];
+	const keyOf = ({ id, table }: SetAside) => `${table} ${id}`;
+	const nameOf = ({ raw, id }: SetAside): string =>
+		NAMES.map((path) => valueAt(raw, path)).find((name) => typeof name === 'string') ?? id;
+
+	/** Records as they were changed here, what is wrong with them now, and what became of it. */
+	let changed = $state.raw<Readonly<Record<string, unknown>>>({});
+	let problems = $state.raw<Readonly<Record<string, SetAside['problems']>>>({});
+	let said = $state('');
+	const recordOf = (one: SetAside) => changed[keyOf(one)] ?? one.raw;
+	const problemsOf = (one: SetAside) => problems[keyOf(one)] ?? one.problems;
+
+	const shown = (value: unknown): string =>
+		typeof value === 'string' ? value : value === undefined ? '' : JSON.stringify(value);
+	/** As it is typed: a number, a list, or else words. */
+	function typed(text: string): unknown {
+		try {
+			return JSON.parse(text);
+		} catch {
+			return text;
+		}
+	}
+
+	function change(one: SetAside, path: string, value: unknown) {
+		changed = { ...changed, [keyOf(one)]: withValueAt(recordOf(one), path, value) };
+	}
+
+	async function putBack(one: SetAside) {
+		const name = nameOf({ ...one, raw: recordOf(one) });
+		try {
+			await session.mend(one, recordOf(one));
+			said = `“${name}” is back.`;
+			if (library.setAside.length === 0) open = false;
+		} catch (error) {
+			if (error instanceof Invalid) {
+				problems = { ...problems, [keyOf(one)]: error.problems };
+				said = `“${name}” still cannot be read: ${error.message}.`;
+			} else said = troubleOf(error) === 'full' ? 'There is no room for it.' : 'It was not kept.';
+		}
+	}
+
+	const save = () =>
+		saveText(
+			'set-aside.json',
+			JSON.stringify(
+				library.setAside.map(({ raw }) => raw),
+				null,
+				'\t'
+			)
+		);
+</script>
+
+<Modal title="What cannot be read" size="lg" bind:open>
+	<div class="stack">
+		<p>
+			It is left as it is until you put it right. Write what it should be, or leave out what does
+			not belong there.
+		</p>
+		{#each library.setAside as one (keyOf(one))}
+			<section>
+				<h3>{KIND_WORDS[one.table]}: <bdi>{nameOf(one)}</bdi></h3>
+				<ul>
+					{#each problemsOf(one) as { path, message } (path)}
+						<li>
+							<label>
+								<span>{message} <code>{path}</code></span>
+								<input
+									class="typed"
+									type="text"
+									value={shown(valueAt(recordOf(one), path))}
+									onchange={(event) => change(one, path, typed(event.currentTarget.value))}
+								/>
+							</label>
+							<button class="knob" type="button" onclick={() => change(one, path, undefined)}
+								>leave it out</button
+							>
+						</li>
+					{/each}
+				</ul>
+				<Button size="xs" onclick={() => void putBack(one)}>Put it back</Button>
+			</section>
+		{/each}
+		<p role="status">{said}</p>
+		<Button size="xs" color="light" onclick={save}>Save all of it to a file</Button>
+	</div>
+</Modal>
+
+<style>
+	.stack,
+	section {
+		display: flex;
+		flex-direction: column;
+		gap: 0.5rem;
+		align-items: flex-start;
+	}
+	ul {
+		width: 100%;
+	}
+	li {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.3rem 0.6rem;
+		align-items: end;
+	}
+	label {
+		flex: 1 1 18rem;
+		display: flex;
+		flex-direction: column;
+	}
+	code {
+		color: var(--ink-2);
+		overflow-wrap: anywhere;
+	}
+</style>
