@@ -1,3 +1,4 @@
+import { radians } from '../geometry/angle';
 import { angleDeg } from '../technique/stitching';
 import type { PlacedSet } from './placeFrames';
 
@@ -105,7 +106,7 @@ export function checkSet(frames: readonly SetFrame[], { places }: PlacedSet): Se
 		places[frame] ? [] : [{ code: 'alone', frame } as const]
 	);
 	const thin = overlaps.filter(({ overlap }) => overlap < LEAST_OVERLAP);
-	const ends = outline(spreads, 0);
+	const ends = spreads.length > 0 ? outline(spreads, 0) : { left: 0, right: 0, top: 0, bottom: 0 };
 	return {
 		problems: [
 			...alone,
@@ -139,10 +140,10 @@ const inOrder = (a: Spread, b: Spread): readonly [number, number] =>
 
 /** How far the other lies to the right of a frame, and below it, in frames. */
 const across = (one: Spread, other: Spread): number =>
-	((other.turnDeg - one.turnDeg) * Math.cos((one.tiltDeg * Math.PI) / 180)) / one.acrossDeg;
+	((other.turnDeg - one.turnDeg) * Math.cos(radians(one.tiltDeg))) / one.acrossDeg;
 const down = (one: Spread, other: Spread): number => (one.tiltDeg - other.tiltDeg) / one.downDeg;
 
-/** What all frames reach, each less a share of itself on every side. */
+/** What all frames reach, each less a share of itself on every side; some are there. */
 function outline(spreads: readonly Spread[], less: number) {
 	const reach = (of: (one: Spread) => number) => spreads.map(of);
 	return {
@@ -172,8 +173,8 @@ function holes(spreads: readonly Spread[]): SetProblem[] {
 		const { turnDeg, tiltDeg } = at(cell);
 		return !spreads.some(
 			(one) =>
-				Math.abs(turnDeg - one.turnDeg) * Math.cos((tiltDeg * Math.PI) / 180) <=
-					one.acrossDeg / 2 && Math.abs(tiltDeg - one.tiltDeg) <= one.downDeg / 2
+				Math.abs(turnDeg - one.turnDeg) * Math.cos(radians(tiltDeg)) <= one.acrossDeg / 2 &&
+				Math.abs(tiltDeg - one.tiltDeg) <= one.downDeg / 2
 		);
 	});
 	return connected(isBare, columns)

@@ -1,3 +1,4 @@
+import { angleDeg } from '../technique/stitching';
 import { linearFit } from '../numeric/linearFit';
 import { aroundCamera, type AroundCamera, type GreyPicture } from './aroundCamera';
 import {
@@ -108,7 +109,7 @@ function aroundLevel(places: readonly Place[], tiltDeg: number): Place[] {
 }
 
 const longDeg = ({ widthPx, heightPx, focalPx }: GreyPicture): number =>
-	(2 * Math.atan(Math.max(widthPx, heightPx) / (2 * focalPx)) * 180) / Math.PI;
+	angleDeg(Math.max(widthPx, heightPx), focalPx);
 
 /** Each frame around the camera, in a square of so many pixels. */
 const squares = (

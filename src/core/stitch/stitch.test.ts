@@ -146,6 +146,18 @@ describe('what a set lacks', () => {
 		expect(check.problems).toEqual([{ code: 'alone', frame: 2 }]);
 	});
 
+	it('tells that none shows anything of another', async () => {
+		const { check } = await checked([
+			[-40, 0],
+			[30, 10]
+		]);
+		expect(check.problems).toEqual([
+			{ code: 'alone', frame: 0 },
+			{ code: 'alone', frame: 1 }
+		]);
+		expect([check.acrossDeg, check.leastOverlap]).toEqual([0, null]);
+	});
+
 	it('tells what was not locked after the first frame', () => {
 		const places = [0, 16, 32].map((turnDeg) => ({ turnDeg, tiltDeg: 0 }));
 		const again: SetFrame = { ...frame, settings: { ...SETTINGS, shutterS: 1 / 640, subjectM: 8 } };

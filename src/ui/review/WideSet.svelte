@@ -70,7 +70,7 @@
 				</svg>
 			{/if}
 			<div role="status">
-				<p>{setWords(known.check, parts.length)}</p>
+				{#if known.turned.length > 1}<p>{setWords(known.check, parts.length)}</p>{/if}
 				{#if problems.length === 0}
 					<p class="is-sharp">They go together: no gap, focus and exposure as in the first.</p>
 				{/if}

@@ -20,10 +20,11 @@
 		spreads: 'How steady your hands are',
 		erased: 'What was erased'
 	};
-	const NAMES = ['shot.title', 'title', 'body.name', 'lens.name'];
+	const NAMES = ['shot.title', 'title', 'body.name', 'lens.name', 'slot.startsAt', 'date'];
 	const keyOf = ({ id, table }: SetAside) => `${table} ${id}`;
-	const nameOf = ({ raw, id }: SetAside): string =>
-		NAMES.map((path) => valueAt(raw, path)).find((name) => typeof name === 'string') ?? id;
+	const nameOf = ({ raw }: SetAside): string =>
+		NAMES.map((path) => valueAt(raw, path)).find((name) => typeof name === 'string') ??
+		'without a name';
 
 	/** Records as they were changed here, what is wrong with them now, and what became of it. */
 	let changed = $state.raw<Readonly<Record<string, unknown>>>({});
