@@ -8,8 +8,8 @@ import { layoutOf, RoughPicture, type TurnedFrame } from './roughPicture';
 
 /** A set whose truth is known: a world of soft spots around the camera, seen through a pinhole. */
 
-const WIDTH_PX = 240;
-const HEIGHT_PX = 160;
+const WIDTH_PX = 180;
+const HEIGHT_PX = 120;
 /** 85 mm on full frame. */
 const FOCAL_PX = (85 / 36) * WIDTH_PX;
 const ACROSS_DEG = 23.9;
