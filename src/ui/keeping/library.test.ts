@@ -167,6 +167,48 @@ describe('two windows', () => {
 		await vi.waitFor(() => expect(one.job).toMatchObject(expected));
 	});
 
+	const move = (to: Session, index: number, startsAt: string) => {
+		const one = to.jobShots[index];
+		if (!one) throw new Error('no shot');
+		to.day.change('moving', one.slot.jobId, { slots: [{ shotId: one.id, change: { startsAt } }] });
+		return one.id;
+	};
+	const startOf = (of: Session, id: string) => of.library.shotOf(id)?.slot.startsAt;
+
+	it('the order of the day: different shots are both moved, the same one is asked about', async () => {
+		const { one, two } = await pair();
+		const [day = ''] = one.jobShots[0]?.slot.startsAt.split('T') ?? [];
+		const [first, second] = [move(one, 1, `${day}T09:00`), move(two, 2, `${day}T08:00`)];
+		await one.flush();
+		await two.flush();
+		for (const window of [one, two]) {
+			await vi.waitFor(() => expect(startOf(window, second)).toBe(`${day}T08:00`));
+			await vi.waitFor(() => expect(startOf(window, first)).toBe(`${day}T09:00`));
+		}
+		move(one, 0, `${day}T07:00`);
+		move(two, 0, `${day}T06:00`);
+		await one.flush();
+		await two.flush();
+		const [conflict] = two.library.conflicts;
+		if (!conflict) throw new Error('nobody was asked');
+		await two.library.settle(conflict, 'theirs');
+		expect(startOf(two, second)).toBe(`${day}T07:00`);
+	});
+
+	it('one that is closed while it is asked asks first, and leaves the other as it was', async () => {
+		const { one, two } = await pair();
+		const id = one.job?.id ?? '';
+		one.day.change('the notes', id, { job: { notes: 'one' } });
+		two.day.change('the notes', id, { job: { notes: 'two' } });
+		await one.flush();
+		await two.flush();
+		expect(two.library.conflicts).toHaveLength(1);
+		expect([two.isAtRisk, one.job?.notes]).toEqual([true, 'one']);
+		store.close();
+		await openWindow();
+		expect(session.job?.notes).toBe('one');
+	});
+
 	it('different numbers of one lens are put together', async () => {
 		const { one, two } = await pair();
 		const change = (to: Session, more: object) => {
