@@ -45,7 +45,8 @@ export function partsSaved<T extends { readonly revision: number }>(
 	if (!mine) {
 		return isUnchanged ? { outcome: 'saved', record: null } : { outcome: 'conflict', theirs };
 	}
-	const revision = (theirs?.revision ?? 0) + 1;
+	// what was taken out and comes back counts on, so that nobody takes it for older than it is
+	const revision = Math.max(theirs?.revision ?? 0, mine.revision) + 1;
 	if (isUnchanged) return { outcome: 'saved', record: { ...mine, revision } };
 	const { value, conflicts } = merged<T | null>(
 		withoutRevision(base),

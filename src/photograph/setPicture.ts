@@ -1,5 +1,5 @@
 import { placeFrames, type PlacedSet, type Rest } from '$core/stitch/placeFrames';
-import { layoutOf, RoughPicture, type TurnedFrame } from '$core/stitch/roughPicture';
+import { layoutOf, RoughPicture } from '$core/stitch/roughPicture';
 import type { Projection } from '$core/stitch/projection';
 import { lightOf } from './patch';
 import { openPicture } from './read/openPicture';
@@ -12,8 +12,10 @@ export interface SetFile {
 	readonly file: Blob;
 	/** The name that it is known by. */
 	readonly key: string;
-	/** Of the lens, in long sides of the picture. */
-	readonly focalSides: number;
+	readonly widthPx: number;
+	readonly heightPx: number;
+	/** Of the lens, in the same pixels. */
+	readonly focalPx: number;
 }
 
 /** Long side of what is compared, and of what is put together, px. */
@@ -37,7 +39,7 @@ export class SetPictures {
 		const pictures = [];
 		for (const [i, one] of files.entries()) {
 			const { data, width, height } = await this.#pixels(one, i, COMPARED_PX);
-			const focalPx = one.focalSides * Math.max(width, height);
+			const { focalPx } = shrunk(one, COMPARED_PX);
 			pictures.push({ widthPx: width, heightPx: height, focalPx, light: lightOf(data) });
 			await rest(((i + 1) / files.length) * OPENING_SHARE);
 		}
@@ -54,14 +56,10 @@ export class SetPictures {
 		longPx: number,
 		rest: Rest
 	): Promise<Blob | null> {
-		const frames: { readonly pixels: Uint8ClampedArray; readonly frame: TurnedFrame }[] = [];
-		for (const [i, one] of files.entries()) {
+		const frames = files.flatMap((one, i) => {
 			const place = places[i];
-			if (!place) continue;
-			const { data, width, height } = await this.#pixels(one, i, KEPT_PX);
-			const focalPx = one.focalSides * Math.max(width, height);
-			frames.push({ pixels: data, frame: { widthPx: width, heightPx: height, focalPx, ...place } });
-		}
+			return place ? [{ one, i, frame: { ...shrunk(one, KEPT_PX), ...place } }] : [];
+		});
 		const layout = layoutOf(
 			frames.map(({ frame }) => frame),
 			projection,
@@ -69,9 +67,10 @@ export class SetPictures {
 		);
 		if (!layout) return null;
 		const picture = new RoughPicture(layout);
-		for (const [i, { frame, pixels }] of frames.entries()) {
-			picture.add(frame, pixels);
-			await rest((i + 1) / frames.length);
+		for (const [done, { one, i, frame }] of frames.entries()) {
+			const { data, width, height } = await this.#pixels(one, i, KEPT_PX);
+			picture.add({ ...frame, widthPx: width, heightPx: height }, data);
+			await rest((done + 1) / frames.length);
 		}
 		const canvas = new OffscreenCanvas(layout.widthPx, layout.heightPx);
 		contextOf(canvas).putImageData(
@@ -98,6 +97,12 @@ export class SetPictures {
 		bitmap.close();
 		return context.getImageData(0, 0, canvas.width, canvas.height);
 	}
+}
+
+/** A frame so long at most, and its lens in its pixels then. */
+function shrunk({ widthPx, heightPx, focalPx }: SetFile, longPx: number) {
+	const share = Math.min(1, longPx / Math.max(widthPx, heightPx));
+	return { widthPx: widthPx * share, heightPx: heightPx * share, focalPx: focalPx * share };
 }
 
 async function opened(file: Blob, index: number): Promise<Blob> {

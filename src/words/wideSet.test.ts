@@ -26,7 +26,8 @@ describe('a set that is to be one picture, in words', () => {
 				{ code: 'not-locked', frame: 2, setting: 'shutterS', was: 1 / 250, is: 1 / 400 },
 				{ code: 'not-locked', frame: 2, setting: 'subjectM', was: 3.5, is: 6.5 }
 			],
-			'm'
+			'm',
+			(frame) => frame
 		);
 		expect(words[0]).toMatch(/^Frames 4 and 5 show nothing that another frame shows, too/);
 		expect(words.slice(1)).toEqual([
@@ -37,10 +38,22 @@ describe('a set that is to be one picture, in words', () => {
 		]);
 	});
 
+	it('counts frames as they are seen, dropped ones and another order among them', () => {
+		const problems = [
+			{ code: 'alone', frame: 0 },
+			{ code: 'alone', frame: 1 },
+			{ code: 'thin', frames: [0, 2], overlap: 0.1 }
+		] as const;
+		const words = setProblemWords(problems, 'm', (frame) => [5, 2, 0][frame] ?? NaN);
+		expect(words[0]).toMatch(/^Frames 3 and 6 /);
+		expect(words[1]).toMatch(/^Frames 1 and 6 share 10 %/);
+	});
+
 	it('leaves no metre where feet are asked for', () => {
 		const [words] = setProblemWords(
 			[{ code: 'not-locked', frame: 1, setting: 'subjectM', was: 3, is: 6 }],
-			'ft'
+			'ft',
+			(frame) => frame
 		);
 		expect(words).not.toMatch(/\d (m|cm|mm)\b/);
 	});

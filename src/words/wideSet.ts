@@ -20,27 +20,40 @@ export function setWords({ acrossDeg, downDeg, leastOverlap }: SetCheck, frames:
 		: `${whole}; neighbours share ${percent(leastOverlap)} at least.`;
 }
 
-/** What is wrong with a set, and what to do while one is still there; the worst first. */
-export function setProblemWords(problems: readonly SetProblem[], units: Units): string[] {
-	const alone = problems.flatMap((one) => (one.code === 'alone' ? [one.frame] : []));
+/**
+ * What is wrong with a set, and what to do while one is still there; the worst first.
+ * @param shownAt the place at which a frame of the set is seen, from 0: dropped ones stand between them
+ */
+export function setProblemWords(
+	problems: readonly SetProblem[],
+	units: Units,
+	shownAt: (frame: number) => number
+): string[] {
+	const alone = problems
+		.flatMap((one) => (one.code === 'alone' ? [shownAt(one.frame)] : []))
+		.toSorted((a, b) => a - b);
 	return [
 		...(alone.length > 0
 			? [
 					`${capital(frameNumbers(alone))} ${alone.length === 1 ? 'shows' : 'show'} nothing that another frame shows, too: something between is missing, or there is nothing to recognise.`
 				]
 			: []),
-		...problems.flatMap((one) => (one.code === 'alone' ? [] : [problemWords(one, units)]))
+		...problems.flatMap((one) => (one.code === 'alone' ? [] : [problemWords(one, units, shownAt)]))
 	];
 }
 
-function problemWords(problem: Exclude<SetProblem, { code: 'alone' }>, units: Units): string {
+function problemWords(
+	problem: Exclude<SetProblem, { code: 'alone' }>,
+	units: Units,
+	shownAt: (frame: number) => number
+): string {
 	switch (problem.code) {
 		case 'hole':
-			return `Nothing shows what lies ${wayWords(problem.way)} frame ${problem.beside + 1}: take one there.`;
+			return `Nothing shows what lies ${wayWords(problem.way)} frame ${shownAt(problem.beside) + 1}: take one there.`;
 		case 'thin':
-			return `${capital(frameNumbers(problem.frames))} share ${percent(problem.overlap)} of their sides: less than ${percent(LEAST_OVERLAP)} often does not hold together. Take one between.`;
+			return `${capital(frameNumbers(problem.frames.map(shownAt).toSorted((a, b) => a - b)))} share ${percent(problem.overlap)} of their sides: less than ${percent(LEAST_OVERLAP)} often does not hold together. Take one between.`;
 		case 'not-locked':
-			return `${SETTING_WORDS[problem.setting]} ${problem.setting === 'subjectM' ? 'moved' : 'changed'} with frame ${problem.frame + 1}: ${settingValue(problem.setting, problem.is, units)} instead of ${settingValue(problem.setting, problem.was, units)}.`;
+			return `${SETTING_WORDS[problem.setting]} ${problem.setting === 'subjectM' ? 'moved' : 'changed'} with frame ${shownAt(problem.frame) + 1}: ${settingValue(problem.setting, problem.is, units)} instead of ${settingValue(problem.setting, problem.was, units)}.`;
 	}
 }
 

@@ -43,9 +43,7 @@ export function layoutOf(
 	const turnDeg = middle((frame) => frame.turnDeg);
 	// what is upright stays upright round a cylinder and a sphere only while the horizon is level
 	const tiltDeg = projection === 'flat' ? middle((frame) => frame.tiltDeg) : 0;
-	const edge = frames.flatMap((frame) =>
-		EDGE.flatMap((a) => EDGE.map((b) => seenFrom(directionOf(frame, a, b), { turnDeg, tiltDeg })))
-	);
+	const edge = frames.flatMap((frame) => edgeOf(frame, { turnDeg, tiltDeg }));
 	const farthest = FARTHEST_DEG[projection];
 	const isTooWide = edge.some(
 		(one) => Math.abs(one.turnDeg) > farthest.turn || Math.abs(one.tiltDeg) > farthest.tilt
@@ -66,6 +64,31 @@ export function layoutOf(
 		turnDeg,
 		tiltDeg
 	};
+}
+
+/** Directions all over a frame, as seen by somebody who looks there. */
+const edgeOf = (frame: TurnedFrame, at: Direction): Direction[] =>
+	EDGE.flatMap((a) => EDGE.map((b) => seenFrom(directionOf(frame, a, b), at)));
+
+/** What lies between those directions bulges: so much of a frame is looked at beyond them. */
+const BULGE = 0.05;
+
+/** The pixels of the picture among which a frame lies. */
+function boxOf(frame: TurnedFrame, layout: Layout) {
+	const places = edgeOf(frame, layout).map((one) => laid(one, layout.projection));
+	const columns = places.map(({ x }) => (x - layout.left) * layout.focalPx);
+	const rows = places.map(({ y }) => (layout.top - y) * layout.focalPx);
+	const range = (values: readonly number[], most: number) => {
+		const [low, high] = [Math.min(...values), Math.max(...values)];
+		const beyond = BULGE * (high - low);
+		return [
+			Math.max(0, Math.floor(low - beyond)),
+			Math.min(most, Math.ceil(high + beyond))
+		] as const;
+	};
+	const [left, right] = range(columns, layout.widthPx);
+	const [top, bottom] = range(rows, layout.heightPx);
+	return { left, right, top, bottom };
 }
 
 /** Where the corners of a frame lie, clockwise from its upper left. */
@@ -127,8 +150,9 @@ export class RoughPicture {
 	add(frame: TurnedFrame, pixels: ArrayLike<number>): void {
 		const { layout } = this;
 		const { widthPx, heightPx, focalPx, tiltDeg, turnDeg } = frame;
-		for (let row = 0; row < layout.heightPx; row++) {
-			for (let column = 0; column < layout.widthPx; column++) {
+		const box = boxOf(frame, layout);
+		for (let row = box.top; row < box.bottom; row++) {
+			for (let column = box.left; column < box.right; column++) {
 				const direction = directionOfPixel(layout, column, row);
 				const place = inFrame(direction.turnDeg - turnDeg, direction.tiltDeg, tiltDeg, focalPx);
 				if (!place) continue;

@@ -6,12 +6,11 @@ import {
 	type WebGLRenderTarget
 } from 'three';
 import { along, dot, scale, type Vec3 } from '$core/geometry/vector';
-import { pupilRadiusM } from '../lens/lensUniforms';
 import { surroundingsOf, wallAtM } from '../places';
 import type { Lighting } from '../render/lighting';
 import type { Painter } from '../render/painter';
 import type { Subject } from '../scene';
-import { BENT_PARTS, MARGIN, MOST_PX, paintedMesh } from './panel';
+import { BENT_PARTS, blurAtM, MARGIN, paintedMesh, paintingSize } from './panel';
 import { paintWall, type Patch } from './panelPaint';
 
 /** What closes the view behind everybody: an upright wall that faces the camera's side of the world. */
@@ -21,6 +20,8 @@ const FAR_M = 200;
 const HIGH_M = 60;
 /** Rays nearer than this to lying along it meet it as far as it goes. */
 const GRAZING = 0.02;
+/** Of one that stands nearer no more is painted. */
+const NEAREST_M = 0.5;
 
 /** The wall of a place and its painting; null where nothing closes the view, or it is out of the window. */
 export function backdropMesh(
@@ -29,7 +30,7 @@ export function backdropMesh(
 	uniforms: Record<string, IUniform>,
 	painter: Painter
 ): { readonly mesh: Mesh; readonly painting: WebGLRenderTarget } | null {
-	const { scene, window, widthPx, setting } = subject;
+	const { scene, setting } = subject;
 	const { ground, place } = scene;
 	const awayM = wallAtM(place);
 	if (!place || awayM === Infinity) return null;
@@ -38,22 +39,17 @@ export function backdropMesh(
 	const at = (x: number, y: number): Vec3 =>
 		along(along(along(ground.origin, ground.away, awayM), ground.right, x), ground.up, y);
 	const middle = at(patch.x, patch.y);
-	const { focus } = setting;
-	const pxPerM = (focus.imageDistanceMm / Math.max(middle.z, 0.5)) * (widthPx / window.widthMm);
-	const side = (lengthM: number) =>
-		Math.min(MOST_PX, Math.max(2, Math.ceil(lengthM * pxPerM * 1.25)));
 	const painting = painter.paint(
 		paintWall(
 			place.kind,
 			patch,
-			side(patch.widthM),
-			side(patch.heightM),
+			paintingSize(patch, Math.max(middle.z, NEAREST_M), subject),
 			lighting,
 			scale(ground.away, -1),
 			middle
 		)
 	);
-	const parts = focus.fieldBend === 0 ? 1 : BENT_PARTS;
+	const parts = setting.focus.fieldBend === 0 ? 1 : BENT_PARTS;
 	const geometry = new PlaneGeometry(patch.widthM, patch.heightM, parts, parts);
 	const position = geometry.getAttribute('position') as BufferAttribute;
 	for (let i = 0; i < position.count; i++) {
@@ -83,7 +79,7 @@ function patchIn(
 			return {
 				x: times * dot(ray, ground.right),
 				y: heightM + times * dot(ray, ground.up),
-				blurM: blurAt(setting, times)
+				blurM: blurAtM(setting, times)
 			};
 		})
 	);
@@ -95,8 +91,3 @@ function patchIn(
 	if (left >= right || low >= high) return null;
 	return { x: (left + right) / 2, y: (low + high) / 2, widthM: right - left, heightM: high - low };
 }
-
-const blurAt = (setting: Subject['setting'], depthM: number): number => {
-	const { planeM, fieldBend } = setting.focus;
-	return pupilRadiusM(setting) * (Math.abs(depthM / planeM - 1) + Math.abs(fieldBend));
-};

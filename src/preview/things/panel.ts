@@ -12,7 +12,7 @@ import {
 import { KEEP_GLSL, KEPT_GLSL, LENS_GLSL } from '../lens/glsl';
 import { pupilRadiusM } from '../lens/lensUniforms';
 import type { Lighting } from '../render/lighting';
-import type { PreviewThing, Subject } from '../scene';
+import type { LensSetting, PictureSize, PreviewThing, Subject } from '../scene';
 import type { Painter } from '../render/painter';
 import { paintPanel, type Patch } from './panelPaint';
 
@@ -54,7 +54,9 @@ void main() {
 export const BENT_PARTS = 24;
 /** Share of the window drawn beyond its edges. */
 export const MARGIN = 1.1;
-export const MOST_PX = 2048;
+const MOST_PX = 2048;
+/** Pixels of a painting for one of the picture: it is drawn from many points. */
+const FINER = 1.25;
 
 /** The panel of a thing and its painting; null for looks that are no panel, or out of the window. */
 export function panelMesh(
@@ -68,13 +70,9 @@ export function panelMesh(
 	if (look === 'lights' || look === 'object' || look === 'chart') return null;
 	const patch = patchIn(thing, subject);
 	if (!patch) return null;
-	const { window, widthPx } = subject;
 	const { focus } = subject.setting;
-	const pxPerM = (focus.imageDistanceMm / centre.z) * (widthPx / window.widthMm);
-	const side = (lengthM: number) =>
-		Math.min(MOST_PX, Math.max(2, Math.ceil(lengthM * pxPerM * 1.25)));
 	const painting = painter.paint(
-		paintPanel(thing, look, patch, side(patch.widthM), side(patch.heightM), lighting)
+		paintPanel(thing, look, patch, paintingSize(patch, centre.z, subject), lighting)
 	);
 	const parts = focus.fieldBend === 0 ? 1 : BENT_PARTS;
 	const geometry = new PlaneGeometry(patch.widthM, patch.heightM, parts, parts);
@@ -107,6 +105,24 @@ export function paintedMesh(
 	return new Mesh(geometry, material);
 }
 
+/** How large a part is painted that is so far away. */
+export function paintingSize(
+	{ widthM, heightM }: Patch,
+	depthM: number,
+	{ setting, window, widthPx }: Subject
+): PictureSize {
+	const pxPerM = (setting.focus.imageDistanceMm / depthM) * (widthPx / window.widthMm);
+	const side = (lengthM: number) =>
+		Math.min(MOST_PX, Math.max(2, Math.ceil(lengthM * pxPerM * FINER)));
+	return { widthPx: side(widthM), heightPx: side(heightM) };
+}
+
+/** How far aside of the middle's view the pupil's edge sees a point at a depth, m. */
+export function blurAtM(setting: LensSetting, depthM: number): number {
+	const { planeM, fieldBend } = setting.focus;
+	return pupilRadiusM(setting) * (Math.abs(depthM / planeM - 1) + Math.abs(fieldBend));
+}
+
 /** The part of a thing's rectangle that may show in a window; null when none does. */
 function patchIn(
 	{ centre, widthM, heightM }: PreviewThing,
@@ -115,8 +131,7 @@ function patchIn(
 	const { focus } = setting;
 	if (centre.z <= 0.02) return null;
 	const perMm = centre.z / focus.imageDistanceMm;
-	const blurM =
-		pupilRadiusM(setting) * (Math.abs(centre.z / focus.planeM - 1) + Math.abs(focus.fieldBend));
+	const blurM = blurAtM(setting, centre.z);
 	const range = (middle: number, halfMm: number, at: number, sizeM: number) => {
 		const reach = (halfMm * MARGIN + streakMm) * perMm + blurM;
 		const low = Math.max(-sizeM / 2, middle * perMm - reach - at);

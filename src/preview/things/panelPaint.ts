@@ -4,19 +4,17 @@ import type { Vec3 } from '$core/geometry/vector';
 import { KEEP_GLSL } from '../lens/glsl';
 import { lightOn, type Lighting } from '../render/lighting';
 import { colour, seedOf, type Colour } from '../looks';
-import type { PreviewThing } from '../scene';
+import type { PictureSize, PreviewThing } from '../scene';
 import { PATTERNS, type PanelLook } from './patterns';
 import { WALLS } from './walls';
 import { tintOf } from './tint';
 
 /** The pattern of a panel as a program that paints it once for a picture, at the picture's scale. */
-export interface Painting {
+export interface Painting extends PictureSize {
 	/** Of the pattern: each is made into a program once. */
 	readonly name: string;
 	readonly fragment: string;
 	readonly uniforms: Record<string, IUniform>;
-	readonly widthPx: number;
-	readonly heightPx: number;
 }
 
 /** A part of a thing's rectangle: its middle from the thing's, and its sides, m. */
@@ -82,16 +80,14 @@ export function paintPanel(
 	thing: PreviewThing,
 	look: PanelLook,
 	patch: Patch,
-	widthPx: number,
-	heightPx: number,
+	size: PictureSize,
 	lighting: Lighting
 ): Painting {
 	const { centre, detailMm, id, label, hasPeopleBehind } = thing;
 	return {
 		name: look,
 		fragment: FRAGMENT(PATTERNS[look]),
-		widthPx,
-		heightPx,
+		...size,
 		uniforms: {
 			...uniformsOf(patch, lighting),
 			uHalf: { value: [thing.widthM * 500, thing.heightM * 500] },
@@ -108,8 +104,7 @@ export function paintPanel(
 export function paintWall(
 	kind: PlaceKind,
 	patch: Patch,
-	widthPx: number,
-	heightPx: number,
+	size: PictureSize,
 	lighting: Lighting,
 	facing: Vec3,
 	middle: Vec3
@@ -117,8 +112,7 @@ export function paintWall(
 	return {
 		name: `wall of ${kind}`,
 		fragment: FRAGMENT(WALLS[kind]),
-		widthPx,
-		heightPx,
+		...size,
 		uniforms: {
 			...uniformsOf(patch, lighting),
 			uHalf: { value: [0, 0] },

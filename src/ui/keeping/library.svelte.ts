@@ -222,7 +222,8 @@ export class Library {
 	#change<K extends keyof PartsOf>(kind: K, id: string, next: PartsOf[K] | null): void {
 		const schema = PART_SCHEMAS[kind] as unknown as z.ZodType<PartsOf[K]>;
 		const known = this.#find(kind, id);
-		const valid = next && validated(schema, { ...next, revision: known?.revision ?? 0 });
+		const valid =
+			next && validated(schema, { ...next, revision: known?.revision ?? next.revision });
 		const key = keyOf(kind, id);
 		if (!this.#bases.has(key)) this.#bases.set(key, { kind, id, base: known });
 		this.#show(kind, id, valid);

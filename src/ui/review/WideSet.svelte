@@ -13,7 +13,12 @@
 	const parts = $derived(group ? partsOf(group) : []);
 	const known = $derived(group && sets.of(group));
 	const map = $derived(known && known.turned.length > 0 ? mapOf(known) : null);
-	const problems = $derived(known ? setProblemWords(known.check.problems, settings.units) : []);
+	/** Where a frame of the set stands on the strip. */
+	const shownAt = (frame: number) =>
+		view.files.findIndex(({ file }) => file && file === parts[frame]?.file);
+	const problems = $derived(
+		known ? setProblemWords(known.check.problems, settings.units, shownAt) : []
+	);
 	let isOpen = $state(false);
 
 	/** Room around the drawing, degrees. */
@@ -62,7 +67,7 @@
 						<line {...line} />
 					{/each}
 					{#each map.outlines as { index, x, y } (index)}
-						<text {x} {y} font-size={map.width / 26}>{index + 1}</text>
+						<text {x} {y} font-size={map.width / 26}>{shownAt(index) + 1}</text>
 					{/each}
 					{#each map.holes as { x, y } (`${x} ${y}`)}
 						<text class="hole" {x} {y} font-size={map.width / 18}>?</text>

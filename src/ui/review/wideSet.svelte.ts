@@ -47,8 +47,8 @@ export class WideSets {
 		await this.work.run(async (signal) => {
 			const frames = parts.map((part, i) => setFrame(part, i, group.shot, bodies));
 			const files = parts.map(({ file }, i): SetFile => {
-				const { focalPx, widthPx, heightPx } = frames[i] as SetFrame;
-				return { file, key: keyOf(file), focalSides: focalPx / Math.max(widthPx, heightPx) };
+				const { widthPx, heightPx, focalPx } = frames[i] as SetFrame;
+				return { file, key: keyOf(file), widthPx, heightPx, focalPx };
 			});
 			const tiltDeg = group.shot?.camera.tiltDeg ?? 0;
 			const tell = (share: number) => (this.work.share = share);
