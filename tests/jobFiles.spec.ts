@@ -1,8 +1,9 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { decode } from 'fast-png';
 import ICAL from 'ical.js';
 import Papa from 'papaparse';
 import { extractText, getDocumentProxy } from 'unpdf';
+import type { JobFile } from '$core/format/job';
 import { App, expect, test } from './support/app';
 
 /** Files of a whole day, out and in again; what they leave out; paper. */
@@ -55,6 +56,39 @@ test('a day goes out, and comes in again on another device; a second time it bri
 	await dialog.getByRole('button', { name: 'Take it over' }).click();
 	await expect(other.shots).toHaveCount(11);
 	await context.close();
+});
+
+test('a file that takes long is looked at beside the page, and can be given up', async ({
+	app,
+	page
+}) => {
+	const day = JSON.parse((await made(app, 'The whole day')).bytes.toString()) as JobFile;
+	await page.keyboard.press('Escape');
+	const [shot] = day.shots;
+	if (!shot) throw new Error('no shot');
+	const people = Array.from({ length: 80 }, (_, i) => ({ ...shot.shot.people[0], id: `p${i}` }));
+	const shots = Array.from({ length: 1000 }, (_, i) => ({
+		...shot,
+		id: `long ${i}`,
+		shot: { ...shot.shot, people }
+	}));
+	const path = test.info().outputPath('long.json');
+	writeFileSync(path, JSON.stringify({ ...day, title: 'A long day', shots }));
+	const chooser = page.getByLabel('Open a file');
+	const looking = page.getByRole('status').filter({ hasText: 'Looking at long.json' });
+	const sheet = page.getByRole('dialog').filter({ hasText: 'What is in this file' });
+
+	await chooser.setInputFiles(path);
+	await looking.getByRole('button', { name: 'Stop' }).click();
+	await expect(looking).toBeHidden();
+	// the page goes on while it is looked at, and what was given up does not come
+	await chooser.setInputFiles(path);
+	await expect(looking).toContainText(/[1-9]\d? %/);
+	await app.goTo('Plan');
+	await expect(sheet).toContainText('A new day with 1000 shots.');
+	await sheet.getByRole('button', { name: 'Take nothing' }).click();
+	await app.goTo('Day');
+	await expect(app.shots).toHaveCount(10);
 });
 
 test('names, notes and places can be left out of all of them', async ({ app, page }) => {

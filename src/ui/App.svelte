@@ -2,7 +2,8 @@
 	import { untrack } from 'svelte';
 	import { stepBy } from './keeping/dayActions';
 	import { saveShotFile } from './files/out/saving';
-	import { ACCEPTED } from './files/in/opening';
+	import { ACCEPTED } from '$files/in/kinds';
+	import Looking from './files/in/Looking.svelte';
 	import { Openings } from './files/in/openings.svelte';
 	import { Keeping } from './keeping/promise.svelte';
 	import { returnFocus } from './shared/focusReturn';
@@ -43,11 +44,10 @@
 	let isHelpOpen = $state(false);
 	let areFilesOpen = $state(false);
 	/** Sheets are loaded when they are first wanted; they stay then, since something may still be being made. */
-	const wanted = $state({ files: false, help: false, comparison: false });
+	const wanted = $state({ files: false, help: false });
 	$effect(() => {
 		if (areFilesOpen) wanted.files = true;
 		if (isHelpOpen) wanted.help = true;
-		if (openings.compared) wanted.comparison = true;
 	});
 	let isDropping = $state(false);
 	let chooser = $state<HTMLInputElement>();
@@ -220,6 +220,7 @@
 			take(file);
 		}}
 	/>
+	<Looking work={openings.work} name={openings.name} />
 	{#if isDropping}<div class="drop" aria-hidden="true">Drop the file here</div>{/if}
 </div>
 {#if wanted.help}
@@ -251,17 +252,19 @@
 		/>
 	{/await}
 {/if}
-{#if wanted.comparison}
-	{#await import('./files/in/ImportSheet.svelte') then { default: ImportSheet }}
-		<ImportSheet
-			{session}
-			{kit}
-			file={openings.compared}
-			onclose={() => (openings.compared = null)}
-			ontaken={() => go('day')}
-		/>
-	{/await}
-{/if}
+{#key openings.compared}
+	{#if openings.compared}
+		{#await import('./files/in/ImportSheet.svelte') then { default: ImportSheet }}
+			<ImportSheet
+				{session}
+				{kit}
+				file={openings.compared}
+				onclose={(file) => openings.close(file)}
+				ontaken={() => go('day')}
+			/>
+		{/await}
+	{/if}
+{/key}
 
 <style>
 	.app {

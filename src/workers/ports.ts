@@ -1,5 +1,6 @@
 import type { AdviceQuestions } from './advice.worker';
 import type { BenchQuestions } from './bench.worker';
+import type { FilesQuestions } from './files.worker';
 import type { JudgingQuestions } from './judging.worker';
 import type { OddsQuestions } from './odds.worker';
 import type { PhotographQuestions } from './photograph.worker';
@@ -63,4 +64,8 @@ export const judgingPort = new WorkerPort<JudgingQuestions>(
 
 export const stitchPort = new WorkerPort<StitchQuestions>(
 	() => new Worker(new URL('./stitch.worker.ts', import.meta.url), { type: 'module' })
+);
+
+export const filesPort = new WorkerPort<FilesQuestions>(
+	() => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' })
 );

@@ -21,8 +21,6 @@ import type { Shot } from './shot';
  * here throws, and the work is bounded whatever the file holds.
  */
 
-/** Largest file of jobs, bytes: far more than any backup has, and still one text. */
-export const JOBS_BYTES = 256 * 1024 * 1024;
 /** Most jobs of a backup. */
 const MOST_JOBS = 1000;
 const LONGEST_LIST = 1000;

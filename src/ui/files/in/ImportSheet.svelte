@@ -1,24 +1,29 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
+	import { untrack } from 'svelte';
+	import { SvelteSet } from 'svelte/reactivity';
+	import type { Decision, Item, JobComparison } from '$data/comparison';
 	import type { Kit } from '../../kit/kit.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import type { Item, JobComparison, Decision } from './comparison';
 	import { takeJob, takeKit } from './importing';
+	import type { Compared } from './openings.svelte';
 
 	/** What a file would bring, before anything of it is taken. */
 	interface Props {
 		session: Session;
 		kit: Kit;
-		/** Null while no file is looked at. */
-		file: { readonly jobs: readonly JobComparison[]; readonly kit: readonly Item[] } | null;
-		onclose: () => void;
+		/** The sheet is of this file alone. */
+		file: Compared;
+		/** Is handed the file: the browser may tell of a closed sheet when the next one is open. */
+		onclose: (file: Compared) => void;
 		/** A day was taken over. */
 		ontaken: () => void;
 	}
 
-	let { session, kit, file, onclose, ontaken }: Props = $props();
+	let { session, kit, file: given, onclose, ontaken }: Props = $props();
+	const file = untrack(() => given);
 
 	const WAY_WORDS: Readonly<Record<Decision, string>> = {
 		take: 'take',
@@ -29,20 +34,22 @@
 	/** What was chosen, by the number of the job and the key of the item. */
 	let chosen = $state<Record<string, Decision>>({});
 	let isTaking = $state(false);
+	/** Of a list so many are shown at first: a thousand make the page wait. */
+	const FIRST = 40;
+	/** The numbers of the lists that are shown whole. */
+	const unfolded = new SvelteSet<number>();
 	const keyOf = (job: number, { key }: Item) => `${job} ${key}`;
 	const wayOf = (job: number, item: Item): Decision =>
 		chosen[keyOf(job, item)] ?? item.ways[0] ?? 'skip';
 	/** The number that stands for the kit. */
 	const KIT = -1;
 
-	const all = $derived([
-		...(file?.jobs ?? []).flatMap(({ items }, job) => items.map((item) => ({ job, item }))),
-		...(file?.kit ?? []).map((item) => ({ job: KIT, item }))
-	]);
-	const different = $derived(all.filter(({ item }) => item.differs !== ''));
-	const bringsNothing = $derived(
-		all.length === 0 && (file?.jobs ?? []).every(({ mine }) => mine !== null)
-	);
+	const all = [
+		...file.jobs.flatMap(({ items }, job) => items.map((item) => ({ job, item }))),
+		...file.kit.map((item) => ({ job: KIT, item }))
+	];
+	const different = all.filter(({ item }) => item.differs !== '');
+	const bringsNothing = all.length === 0 && file.jobs.every(({ mine }) => mine !== null);
 
 	function chooseForAll(way: Decision) {
 		for (const { job, item } of different) {
@@ -58,7 +65,6 @@
 	}
 
 	async function take() {
-		if (!file) return;
 		isTaking = true;
 		let openId: string | null = null;
 		for (const [i, one] of file.jobs.entries()) {
@@ -72,16 +78,12 @@
 		close();
 	}
 
-	function close() {
-		isTaking = false;
-		chosen = {};
-		onclose();
-	}
+	const close = () => onclose(file);
 </script>
 
 {#snippet list(job: number, items: readonly Item[])}
 	<ul>
-		{#each items as item (item.key)}
+		{#each unfolded.has(job) ? items : items.slice(0, FIRST) as item (item.key)}
 			<li>
 				<span>
 					<bdi>{item.title}</bdi>
@@ -97,56 +99,55 @@
 			</li>
 		{/each}
 	</ul>
+	{#if items.length > FIRST && !unfolded.has(job)}
+		<button class="knob" type="button" onclick={() => unfolded.add(job)}
+			>Show the other {items.length - FIRST}</button
+		>
+	{/if}
 {/snippet}
 
-<Modal
-	title="What is in this file"
-	size="md"
-	bind:open={() => file !== null, (open) => !open && close()}
->
-	{#if file}
-		<div class="stack">
-			{#if bringsNothing}
-				<p>Everything in this file is here already, just as it is. There is nothing to take.</p>
-			{/if}
-			{#if different.length > 1}
-				<p class="all">
-					Everything that is different:
-					{#each ['both', 'replace', 'skip'] as const as way (way)}
-						<button class="knob" type="button" onclick={() => chooseForAll(way)}
-							>{WAY_WORDS[way]}</button
-						>
-					{/each}
-				</p>
-			{/if}
-			{#each file.jobs as job, i (i)}
-				<section>
-					<h3><bdi>{job.file.title}</bdi>, {job.file.date}</h3>
-					<p>{countWords(job)}</p>
-					{#if job.mine === null && job.items.length > 0}
-						<details>
-							<summary>Its shots</summary>
-							{@render list(i, job.items)}
-						</details>
-					{:else}
+<Modal title="What is in this file" size="md" bind:open={() => true, (open) => !open && close()}>
+	<div class="stack">
+		{#if bringsNothing}
+			<p>Everything in this file is here already, just as it is. There is nothing to take.</p>
+		{/if}
+		{#if different.length > 1}
+			<p class="all">
+				Everything that is different:
+				{#each ['both', 'replace', 'skip'] as const as way (way)}
+					<button class="knob" type="button" onclick={() => chooseForAll(way)}
+						>{WAY_WORDS[way]}</button
+					>
+				{/each}
+			</p>
+		{/if}
+		{#each file.jobs as job, i (i)}
+			<section>
+				<h3><bdi>{job.file.title}</bdi>, {job.file.date}</h3>
+				<p>{countWords(job)}</p>
+				{#if job.mine === null && job.items.length > 0}
+					<details>
+						<summary>Its shots</summary>
 						{@render list(i, job.items)}
-					{/if}
-				</section>
-			{/each}
-			{#if file.kit.length > 0}
-				<section>
-					<h3>Kit</h3>
-					{@render list(KIT, file.kit)}
-				</section>
-			{/if}
-			<div class="decide">
-				<Button color="light" onclick={close}>{bringsNothing ? 'Close' : 'Take nothing'}</Button>
-				{#if !bringsNothing}
-					<Button disabled={isTaking} onclick={() => void take()}>Take it over</Button>
+					</details>
+				{:else}
+					{@render list(i, job.items)}
 				{/if}
-			</div>
+			</section>
+		{/each}
+		{#if file.kit.length > 0}
+			<section>
+				<h3>Kit</h3>
+				{@render list(KIT, file.kit)}
+			</section>
+		{/if}
+		<div class="decide">
+			<Button color="light" onclick={close}>{bringsNothing ? 'Close' : 'Take nothing'}</Button>
+			{#if !bringsNothing}
+				<Button disabled={isTaking} onclick={() => void take()}>Take it over</Button>
+			{/if}
 		</div>
-	{/if}
+	</div>
 </Modal>
 
 <style>

@@ -1,7 +1,9 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ExerciseRecord } from '$core/format/exerciseLog';
+import type { JobFile } from '$core/format/job';
 import { writeFileText, readFileText } from '$core/format/openedFile';
 import { ASSUMED } from '$core/tables/spreads';
+import { compareJobs, compareKit, compareLog, type Decision, type Item } from '$data/comparison';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
 import { sampleDay } from '$data/sampleDay';
 import { Store } from '$data/store';
@@ -9,7 +11,6 @@ import { readShotList } from '$files/in/shotList';
 import { writeShotList } from '$files/out/shotList';
 import { Kit } from '../../kit/kit.svelte';
 import { Session } from '../../keeping/session.svelte';
-import { compareJob, compareKit, compareLog, type Item, type Decision } from './comparison';
 import { takeJob, takeKit } from './importing';
 import { jobOfRows } from './listed';
 
@@ -33,30 +34,50 @@ function dayFile() {
 	if (!file) throw new Error('no job');
 	return file;
 }
-const compare = (file: ReturnType<typeof dayFile>) =>
-	compareJob(file, session.library.jobs, session.library.shots);
+async function compare(file: JobFile) {
+	const { jobs, shots } = session.library;
+	const [comparison] = await compareJobs([file], jobs, shots, async () => {});
+	if (!comparison) throw new Error('nothing was compared');
+	return comparison;
+}
 const first = ({ ways }: Item): Decision => ways[0] ?? 'skip';
 const titles = () => session.jobShots.map(({ shot }) => shot.title);
 
 describe('a day from a file', () => {
 	it('comes in whole, and a second time brings nothing', async () => {
 		const file = dayFile();
-		await takeJob(session, compare(file), first);
+		await takeJob(session, await compare(file), first);
 		expect(session.job).toMatchObject({ title: file.title, date: file.date, people: file.people });
 		expect(titles()).toEqual(file.shots.map(({ shot }) => shot.title));
 
-		const again = compare(file);
+		const again = await compare(file);
 		expect([again.items, again.same]).toEqual([[], file.shots.length]);
 		await takeJob(session, again, first);
 		expect(session.library.jobs).toHaveLength(1);
 		expect(session.jobShots).toHaveLength(file.shots.length);
 	});
 
+	it('tells how far the comparison is, and stops when it is given up', async () => {
+		const file = dayFile();
+		const { jobs, shots } = session.library;
+		const shares: number[] = [];
+		const note = (share: number) => Promise.resolve(void shares.push(share));
+		await compareJobs([file, file], jobs, shots, note);
+		expect(shares).toEqual(shares.toSorted((a, b) => a - b));
+		expect([shares.length, shares.at(-1)]).toEqual([2 * file.shots.length, 1]);
+
+		let looked = 0;
+		const giveUp = () =>
+			++looked === 3 ? Promise.reject(new Error('given up')) : Promise.resolve();
+		await expect(compareJobs([file], jobs, shots, giveUp)).rejects.toThrow('given up');
+		expect(looked).toBe(3);
+	});
+
 	it('goes out as it came in, locked times too', async () => {
 		const given = dayFile();
 		const shots = given.shots.map((one, i) => (i === 2 ? { ...one, isLocked: true } : one));
 		const file = { ...given, shots };
-		await takeJob(session, compare(file), first);
+		await takeJob(session, await compare(file), first);
 		const { job } = session;
 		expect(job && jobFileOf(job, session.jobShots, file.kit)).toEqual(file);
 	});
@@ -64,7 +85,7 @@ describe('a day from a file', () => {
 	describe('with a shot that was changed since', () => {
 		const changed = async () => {
 			const file = dayFile();
-			await takeJob(session, compare(file), first);
+			await takeJob(session, await compare(file), first);
 			const { shot, shotId } = session;
 			if (!shot || !shotId) throw new Error('no shot');
 			session.change({ ...shot, title: 'Mine', notes: 'my own' });
@@ -74,7 +95,7 @@ describe('a day from a file', () => {
 
 		it('says what differs, and keeps both unless told otherwise', async () => {
 			const { file } = await changed();
-			const comparison = compare(file);
+			const comparison = await compare(file);
 			expect(comparison.items.map(({ differs, ways }) => [differs, ways[0]])).toEqual([
 				['title, notes', 'both']
 			]);
@@ -82,12 +103,12 @@ describe('a day from a file', () => {
 			expect(titles()).toContain('Mine');
 			expect(titles()).toContain(file.shots[0]?.shot.title);
 			// both are here now: a third time brings nothing
-			expect(compare(file).items).toEqual([]);
+			expect((await compare(file)).items).toEqual([]);
 		});
 
 		it('is replaced in one step that can be undone', async () => {
 			const { file, shotId } = await changed();
-			await takeJob(session, compare(file), () => 'replace');
+			await takeJob(session, await compare(file), () => 'replace');
 			const title = () => session.library.shots.find(({ id }) => id === shotId)?.shot.title;
 			expect(title()).toBe(file.shots[0]?.shot.title);
 			session.day.undo();
@@ -96,7 +117,7 @@ describe('a day from a file', () => {
 
 		it('is left alone when skipped', async () => {
 			const { file } = await changed();
-			await takeJob(session, compare(file), () => 'skip');
+			await takeJob(session, await compare(file), () => 'skip');
 			expect(titles()).toContain('Mine');
 			expect(session.jobShots).toHaveLength(file.shots.length);
 		});
@@ -104,30 +125,30 @@ describe('a day from a file', () => {
 
 	it('brings back a shot that was taken out, when asked', async () => {
 		const file = dayFile();
-		await takeJob(session, compare(file), first);
+		await takeJob(session, await compare(file), first);
 		const [one] = session.jobShots;
 		if (!one) throw new Error('no shot');
 		const slots = [{ shotId: one.id, change: { isRemoved: true } }];
 		session.day.change('taking out', one.slot.jobId, { slots });
-		expect(compare(file).items[0]?.differs).toBe('taken out here');
-		await takeJob(session, compare(file), () => 'replace');
+		expect((await compare(file)).items[0]?.differs).toBe('taken out here');
+		await takeJob(session, await compare(file), () => 'replace');
 		expect(session.jobShots).toHaveLength(file.shots.length);
 	});
 
 	it('whose people differ offers theirs', async () => {
 		const file = dayFile();
-		await takeJob(session, compare(file), first);
+		await takeJob(session, await compare(file), first);
 		const other = { ...file, people: file.people.slice(1), notes: 'Rain.' };
-		const [item] = compare(other).items;
+		const [item] = (await compare(other)).items;
 		expect([item?.differs, item?.ways]).toEqual(['notes, people', ['skip', 'replace']]);
-		await takeJob(session, compare(other), () => 'replace');
+		await takeJob(session, await compare(other), () => 'replace');
 		expect(session.job).toMatchObject({ people: other.people, notes: 'Rain.' });
 	});
 });
 
 describe('a shot list from a spreadsheet', () => {
 	it('changes what it says, adds what is new, and a second time brings nothing', async () => {
-		await takeJob(session, compare(dayFile()), first);
+		await takeJob(session, await compare(dayFile()), first);
 		const { job } = session;
 		if (!job) throw new Error('no job');
 		const table =
@@ -135,21 +156,23 @@ describe('a shot list from a spreadsheet', () => {
 				'The couple under the arcade',
 				'The couple at the gate'
 			) + ',2026-09-26 19:00,5,Last dance,hall,planned,Ilinca; Somebody new,\r\n';
-		const rows = () => {
+		const rows = async () => {
 			const reading = readShotList(table);
 			if (!reading.ok) throw new Error(reading.message);
 			return compare(jobOfRows(reading.rows, job, session.jobShots));
 		};
-		expect(rows().items.map(({ title, differs }) => [title, differs])).toEqual([
+		expect((await rows()).items.map(({ title, differs }) => [title, differs])).toEqual([
 			['The couple at the gate', 'title'],
 			['Last dance', '']
 		]);
-		await takeJob(session, rows(), ({ ways }) => (ways.includes('replace') ? 'replace' : 'take'));
+		await takeJob(session, await rows(), ({ ways }) =>
+			ways.includes('replace') ? 'replace' : 'take'
+		);
 		expect(titles()).toContain('The couple at the gate');
 		const dance = session.jobShots.find(({ shot }) => shot.title === 'Last dance');
 		expect(dance?.slot).toMatchObject({ startsAt: '2026-09-26T19:00', minutes: 5, place: 'hall' });
 		expect(dance?.shot.people.map(({ name }) => name)).toEqual(['Ilinca', 'Somebody new']);
-		expect(rows().items).toEqual([]);
+		expect((await rows()).items).toEqual([]);
 	});
 });
 
@@ -186,7 +209,7 @@ describe('a backup of everything', () => {
 		const text = writeFileText(backupOf([job, other], shotsOf, kit.contents));
 		const reading = readFileText(text);
 		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
-		for (const file of reading.opened.jobs) await takeJob(session, compare(file), first);
+		for (const file of reading.opened.jobs) await takeJob(session, await compare(file), first);
 		expect(session.library.jobs.map(({ title }) => title)).toEqual([job.title, 'Another day']);
 		expect(session.library.shots).toHaveLength(shots.length);
 	});
@@ -224,7 +247,7 @@ describe('a backup of everything', () => {
 		const reading = readFileText(text);
 		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
 		expect(reading.opened.jobs.map((one) => one.shots.length)).toEqual([603, 602]);
-		for (const file of reading.opened.jobs) await takeJob(session, compare(file), first);
+		for (const file of reading.opened.jobs) await takeJob(session, await compare(file), first);
 		expect(session.library.jobs).toHaveLength(1);
 		expect(session.library.shots).toHaveLength(many.length);
 	});

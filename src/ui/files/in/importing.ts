@@ -1,10 +1,10 @@
 import type { DayShot } from '$core/format/job';
+import type { Decision, Item, JobComparison } from '$data/comparison';
 import type { Job, ShotRecord, Slot } from '$data/database';
 import type { ExerciseShelf } from '$data/exerciseShelf';
 import type { Kit } from '../../kit/kit.svelte';
 import { newJob } from '../../keeping/dayActions';
 import type { Session } from '../../keeping/session.svelte';
-import type { Item, JobComparison, Decision } from './comparison';
 
 /** Takes over what was chosen of a file. */
 
@@ -18,11 +18,7 @@ export async function takeJob(
 ): Promise<string | null> {
 	const job: Job = mine ?? {
 		...newJob(file.title),
-		date: file.date,
-		place: file.place,
-		notes: file.notes,
-		people: file.people,
-		...(file.timeZone === undefined ? {} : { timeZone: file.timeZone })
+		...file
 	};
 	const fresh: ShotRecord[] = [];
 	const slots: { shotId: string; change: Partial<Slot> }[] = [];
@@ -33,10 +29,9 @@ export async function takeJob(
 		const { subject } = item;
 		if (way === 'skip') continue;
 		if (subject.kind === 'day') {
-			const { title, date, place, notes, timeZone, people } = subject.file;
-			day = { title, date, place, notes, people, ...(timeZone === undefined ? {} : { timeZone }) };
-		} else if (subject.kind === 'shot' && way === 'replace' && subject.mine) {
-			const { id: shotId } = subject.mine;
+			day = subject.file;
+		} else if (subject.kind === 'shot' && way === 'replace' && subject.mineId) {
+			const { mineId: shotId } = subject;
 			const { shot, startsAt, minutes, status, place, taken, isLocked } = subject.file;
 			const change = { startsAt, minutes, status, place, taken, isLocked, isRemoved: false };
 			slots.push({ shotId, change });
@@ -44,7 +39,7 @@ export async function takeJob(
 		} else if (subject.kind === 'shot') {
 			const { id: theirId, shot, ...slot } = subject.file;
 			// the id of the file tells the same shot again, unless it is taken
-			const id = subject.mine ? crypto.randomUUID() : theirId;
+			const id = subject.mineId ? crypto.randomUUID() : theirId;
 			const place = {
 				...slot,
 				jobId: job.id,

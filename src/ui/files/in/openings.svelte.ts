@@ -1,10 +1,12 @@
-import type { Refusal } from '$core/format/shotFile';
+import type { JobFile } from '$core/format/job';
+import { refuse, type Refusal } from '$core/format/shotFile';
+import { compareKit, compareLog, type Item, type JobComparison } from '$data/comparison';
+import { filesPort } from '../../../workers/ports';
 import type { Kit } from '../../kit/kit.svelte';
 import { addShot, newJob } from '../../keeping/dayActions';
 import type { Session } from '../../keeping/session.svelte';
-import { compareJob, compareKit, compareLog, type Item, type JobComparison } from './comparison';
+import { LongWork } from '../../shared/longWork.svelte';
 import { jobOfRows } from './listed';
-import { readChosen } from './opening';
 
 /** What a file would bring. */
 export interface Compared {
@@ -12,12 +14,15 @@ export interface Compared {
 	readonly kit: readonly Item[];
 }
 
-/** The file that is being opened. */
+/** The file that is being opened. It is read and compared in a worker, which is let go with what it holds. */
 export class Openings {
 	/** Why the last one was not taken. */
 	refusal = $state.raw<Refusal | null>(null);
 	/** What is in it, to be looked at first; a shot is taken at once. */
 	compared = $state.raw<Compared | null>(null);
+	readonly work = new LongWork();
+	/** Of the file that is being looked at. */
+	name = $state('');
 	readonly #session: Session;
 	readonly #kit: Kit;
 
@@ -27,25 +32,52 @@ export class Openings {
 	}
 
 	async take(file: File): Promise<void> {
-		const reading = await readChosen(file, this.#session.job?.date ?? null);
+		this.name = file.name;
+		this.refusal = null;
+		await this.work.run(async (signal) => {
+			try {
+				await this.#look(file, signal);
+			} finally {
+				filesPort.stop();
+			}
+		});
+		const { problem } = this.work;
+		if (problem) this.refusal = refuse('not-json', `“${file.name}” cannot be read: ${problem}.`);
+	}
+
+	/** A file was looked at, whatever was taken of it. */
+	close(file: Compared): void {
+		if (this.compared === file) this.compared = null;
+	}
+
+	async #look(file: File, signal: AbortSignal): Promise<void> {
+		const date = this.#session.job?.date ?? null;
+		const reading = await filesPort.ask('read', { file, date }, { signal });
 		this.refusal = reading.ok ? null : reading;
 		if (!reading.ok) return;
 		const { opened } = reading;
-		const { library, job } = this.#session;
 		if (opened.kind === 'shot') return addShot(this.#session, opened.shot);
+		const { library, job } = this.#session;
 		if (opened.kind === 'list') {
 			const target = job ?? newJob('My shots');
 			const rows = jobOfRows(opened.rows, target, library.shotsOf(target.id));
-			this.compared = { jobs: [compareJob(rows, library.jobs, library.shots)], kit: [] };
+			this.compared = { jobs: await this.#compare([rows], signal), kit: [] };
 			return;
 		}
+		const jobs = await this.#compare(null, signal);
 		const log = await library.shelves.exercises.all().catch(() => []);
-		this.compared = {
-			jobs: opened.jobs.map((one) => compareJob(one, library.jobs, library.shots)),
-			kit: [
-				...compareKit(opened.kit, opened.spreads, this.#kit.contents),
-				...compareLog(opened.exercises, log)
-			]
-		};
+		const kit = [
+			...compareKit(opened.kit, opened.spreads, this.#kit.contents),
+			...compareLog(opened.exercises, log)
+		];
+		signal.throwIfAborted();
+		this.compared = { jobs, kit };
+	}
+
+	/** @param files null for those of the file itself */
+	#compare(files: readonly JobFile[] | null, signal: AbortSignal) {
+		const { jobs, shots } = this.#session.library;
+		const tell = (share: number) => (this.work.share = share);
+		return filesPort.ask('compare', { files, jobs, shots }, { signal, tell });
 	}
 }

@@ -1,19 +1,22 @@
 import type { ExerciseRecord } from '$core/format/exerciseLog';
 import type { DayShot, JobFile, KitOfFile } from '$core/format/job';
 import type { Spreads } from '$core/tables/spreads';
-import type { Job, KitBody, KitLens, ShotRecord } from '$data/database';
-import { bodyOfFile, dayShotOf, lensOfFile } from '$data/jobFile';
-import type { KitContents } from '$data/kitContents';
-import { reuse } from '../../shared/reuse';
+import type { Job, KitBody, KitLens, ShotRecord } from './database';
+import { bodyOfFile, dayShotOf, lensOfFile } from './jobFile';
+import type { KitContents } from './kitContents';
 
 /** What a file would bring: what of it is new here, the same, or different. */
 
 /** What is done with something of the file. */
 export type Decision = 'take' | 'both' | 'replace' | 'skip';
 
+/** A day without its shots. */
+type SaidOfDay = Pick<JobFile, 'title' | 'date' | 'place' | 'notes' | 'timeZone' | 'people'>;
+
 type Subject =
-	| { readonly kind: 'day'; readonly file: JobFile; readonly mine: Job }
-	| { readonly kind: 'shot'; readonly file: DayShot; readonly mine: ShotRecord | null }
+	| { readonly kind: 'day'; readonly file: SaidOfDay }
+	/** `mineId`: of the same shot here; null when there is none. */
+	| { readonly kind: 'shot'; readonly file: DayShot; readonly mineId: string | null }
 	| { readonly kind: 'body'; readonly file: KitBody; readonly mine: KitBody | null }
 	| { readonly kind: 'lens'; readonly file: KitLens; readonly mine: KitLens | null }
 	| { readonly kind: 'hands'; readonly file: Spreads }
@@ -31,7 +34,7 @@ export interface Item {
 
 /** What a job of the file would bring. */
 export interface JobComparison {
-	readonly file: JobFile;
+	readonly file: SaidOfDay;
 	/** The job here that it belongs to; null when it is new. */
 	readonly mine: Job | null;
 	readonly items: readonly Item[];
@@ -39,76 +42,88 @@ export interface JobComparison {
 	readonly same: number;
 }
 
-const isEqual = (a: unknown, b: unknown): boolean => reuse(a, b) === a;
 const NEW: readonly Decision[] = ['take', 'skip'];
 const DIFFERENT: readonly Decision[] = ['both', 'replace', 'skip'];
 
-/** Compares a job of a file with what is here. */
-export function compareJob(
-	file: JobFile,
+/** Is called often with how much is done, 0 to 1: a moment to say so, or to stop by throwing. */
+export type Rest = (share: number) => Promise<void>;
+
+/** Compares the jobs of a file with what is here. The work grows as the shots of both do. */
+export async function compareJobs(
+	files: readonly JobFile[],
 	jobs: readonly Job[],
-	shots: readonly ShotRecord[]
-): JobComparison {
+	shots: readonly ShotRecord[],
+	rest: Rest
+): Promise<readonly JobComparison[]> {
 	const byId = new Map(shots.map((one) => [one.id, one]));
-	const known = file.shots.flatMap(({ id }) => byId.get(id) ?? []);
-	const jobId = known[0]?.slot.jobId;
-	const mine =
-		jobs.find(({ id }) => id === jobId) ??
-		jobs.find(({ title, date }) => title === file.title && date === file.date) ??
-		null;
-	const items: Item[] = [];
-	if (mine) items.push(...dayItem(file, mine));
-	// each is written out once: comparing each with each takes minutes where there are a thousand
-	const ids = new Set(file.shots.map(({ id }) => id));
-	const here = new Set(
-		shots
-			.filter(({ id, slot }) => !slot.isRemoved && (ids.has(id) || slot.jobId === mine?.id))
-			.map(contentOf)
-	);
-	let same = 0;
-	for (const one of file.shots) {
-		const known = byId.get(one.id) ?? null;
-		if (here.has(contentOf(one))) {
-			same += 1;
-			continue;
+	const count = files.reduce((sum, file) => sum + file.shots.length, 0);
+	let done = 0;
+	const comparisons: JobComparison[] = [];
+	for (const file of files) {
+		const known = file.shots.flatMap(({ id }) => byId.get(id) ?? []);
+		const jobId = known[0]?.slot.jobId;
+		const mine =
+			jobs.find(({ id }) => id === jobId) ??
+			jobs.find(({ title, date }) => title === file.title && date === file.date) ??
+			null;
+		// each is written out once: comparing each with each takes minutes where there are a thousand
+		const ids = new Set(file.shots.map(({ id }) => id));
+		const here = new Set<string>();
+		for (const one of shots) {
+			const { id, slot } = one;
+			if (slot.isRemoved || !(ids.has(id) || slot.jobId === mine?.id)) continue;
+			here.add(contentOf(one));
+			await rest(done / count);
 		}
-		items.push({
-			key: `shot ${one.id}`,
-			title: one.shot.title,
-			differs: known ? differences(one, known) : '',
-			ways: known ? DIFFERENT : NEW,
-			subject: { kind: 'shot', file: one, mine: known }
-		});
+		const items: Item[] = mine ? dayItem(file, mine) : [];
+		let same = 0;
+		for (const one of file.shots) {
+			if (here.has(contentOf(one))) same += 1;
+			else items.push(shotItem(one, byId.get(one.id) ?? null));
+			done += 1;
+			await rest(done / count);
+		}
+		comparisons.push({ file: saidOf(file), mine, items, same });
 	}
-	return { file, mine, items, same };
+	return comparisons;
 }
+
+const shotItem = (one: DayShot, mine: ShotRecord | null): Item => ({
+	key: `shot ${one.id}`,
+	title: one.shot.title,
+	differs: mine ? differences(one, mine) : '',
+	ways: mine ? DIFFERENT : NEW,
+	subject: { kind: 'shot', file: one, mineId: mine?.id ?? null }
+});
 
 /** A shot of a day as a text that two of them have in common when they are the same but for the id. */
 const contentOf = (one: DayShot | ShotRecord): string =>
 	canonical({ ...('slot' in one ? dayShotOf(one) : one), id: undefined });
 
+const isEqual = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b);
+
 /** Plain data as text, the same for the same: keys in the order of their letters, without what is not there. */
 function canonical(value: unknown): string {
 	if (Array.isArray(value)) return `[${value.map(canonical).join()}]`;
-	if (typeof value !== 'object' || value === null) return JSON.stringify(value);
+	if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? '';
 	const parts = Object.entries(value)
 		.filter(([, part]) => part !== undefined)
 		.map(([key, part]) => `${key}:${canonical(part)}`);
 	return `{${parts.sort().join()}}`;
 }
 
-const dayOf = ({ title, date, place, notes, timeZone, people }: JobFile | Job) => ({
+const saidOf = ({ title, date, place, notes, timeZone, people }: JobFile | Job): SaidOfDay => ({
 	title,
 	date,
 	place,
 	notes,
-	timeZone,
+	...(timeZone === undefined ? {} : { timeZone }),
 	people
 });
 
 function dayItem(file: JobFile, mine: Job): Item[] {
-	const [theirs, ours] = [dayOf(file), dayOf(mine)];
-	const keys = (Object.keys(theirs) as (keyof typeof theirs)[]).filter(
+	const [theirs, ours] = [saidOf(file), saidOf(mine)];
+	const keys = (['title', 'date', 'place', 'notes', 'timeZone', 'people'] as const).filter(
 		(key) => !isEqual(theirs[key], ours[key])
 	);
 	if (keys.length === 0) return [];
@@ -119,7 +134,7 @@ function dayItem(file: JobFile, mine: Job): Item[] {
 			title: 'what is said of the day',
 			differs: words.join(', '),
 			ways: ['skip', 'replace'],
-			subject: { kind: 'day', file, mine }
+			subject: { kind: 'day', file: theirs }
 		}
 	];
 }

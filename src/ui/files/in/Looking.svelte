@@ -1,0 +1,42 @@
+<script lang="ts">
+	import type { LongWork } from '../../shared/longWork.svelte';
+
+	/** A file is being looked at: said where that takes longer than a blink. */
+	interface Props {
+		work: LongWork;
+		name: string;
+	}
+
+	let { work, name }: Props = $props();
+</script>
+
+{#if work.share !== null}
+	<div class="looking" role="status">
+		<span>Looking at <bdi>{name}</bdi>, {Math.round(100 * work.share)} %</span>
+		<button class="knob" type="button" onclick={() => work.stop()}>Stop</button>
+	</div>
+{/if}
+
+<style>
+	.looking {
+		position: fixed;
+		inset: auto 0 calc(var(--places, 0rem) + 1rem);
+		z-index: 50;
+		width: fit-content;
+		max-width: calc(100vw - 2rem);
+		margin: 0 auto;
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.3rem 0.8rem;
+		padding: 0.5rem 0.9rem;
+		background: var(--paper);
+		border: 1px solid var(--edge);
+		animation: appear 0s 0.3s both;
+	}
+	@keyframes appear {
+		from {
+			visibility: hidden;
+		}
+	}
+</style>
