@@ -87,8 +87,8 @@
 >
 	{#each items as record, i (record.id)}
 		{@const pause = isWhole && !dragged ? pauses[i] : undefined}
-		<li class:far={items.length > 30} data-shot={record.id}>
-			<div class="line">
+		<li data-shot={record.id}>
+			<div class="line" class:far={items.length > 30}>
 				{#if isWhole && record.slot.isLocked}
 					<span class="locked" title="The time is locked" aria-hidden="true">
 						<svg viewBox="0 0 12 14"><path d="M3 6V4a3 3 0 0 1 6 0v2M1.5 6h9v7h-9z" /></svg>

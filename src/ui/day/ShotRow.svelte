@@ -6,6 +6,7 @@
 	import Pick from '../shared/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { holdState } from '$core/study/take';
+	import { whenIdle } from '../shared/whenIdle';
 	import TakenLine from '../shared/TakenLine.svelte';
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';
@@ -39,15 +40,22 @@
 		solution?.study.shot === shot ? verdictWords(solution, settings.units) : null
 	);
 
-	// worked out when it comes near what is seen
+	// made and worked out when it comes near what is seen and the page has a moment
 	$effect(() => {
-		if (!row) return;
+		if (!row || isNear) return;
+		let callOff = () => {};
 		const observer = new IntersectionObserver(
-			([entry]) => (isNear ||= entry?.isIntersecting ?? false),
+			([entry]) => {
+				callOff();
+				callOff = entry?.isIntersecting ? whenIdle(() => (isNear = true)) : () => {};
+			},
 			{ rootMargin: '300px' }
 		);
 		observer.observe(row);
-		return () => observer.disconnect();
+		return () => {
+			observer.disconnect();
+			callOff();
+		};
 	});
 	$effect(() => {
 		if (isNear) return askSolution(shot, kit.contents.spreads, (found) => (solution = found));

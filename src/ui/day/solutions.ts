@@ -3,6 +3,7 @@ import { chanceOf } from '$core/odds/chanceOf';
 import type { Spreads } from '$core/tables/spreads';
 import { solve, type Solution } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
+import { whenIdle } from '../shared/whenIdle';
 
 /**
  * Solutions of many shots, worked out one after the other between other work, so that a long list
@@ -31,7 +32,7 @@ function work(): void {
 	const solution = asksForSomething(shot) ? solve(shot, chanceOf(spreads)) : null;
 	known.set(shot, { spreads, solution });
 	take(solution);
-	setTimeout(work);
+	whenIdle(work);
 }
 
 /** Hands over a shot's solution, at once if it is known. Returns how to stop asking. */
@@ -49,7 +50,7 @@ export function askSolution(
 	queue.add(asked);
 	if (!isWorking) {
 		isWorking = true;
-		setTimeout(work);
+		whenIdle(work);
 	}
 	return () => void queue.delete(asked);
 }
