@@ -119,6 +119,14 @@ export const FrameRecordSchema = z.strictObject({
 });
 export type FrameRecord = z.infer<typeof FrameRecordSchema>;
 
+/** The folder that backups go to by themselves. */
+export interface BackupFolder {
+	readonly id: 'mine';
+	readonly folder: FileSystemDirectoryHandle;
+	/** Stands in the names of the files: other devices may write into the same folder. */
+	readonly mark: string;
+}
+
 /** The tables whose changes are told to other windows. */
 export type Told = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';
 /** Something that changed, and which window did it. */
@@ -142,7 +150,7 @@ export const presetLenses = (): KitLens[] =>
 	}));
 
 /** The present version; Dexie counts in tens. */
-const VERSION = 7;
+const VERSION = 8;
 
 /** Whether the browser’s database of this name was made by a newer Focalis, whose records mean other things. */
 export async function isNewer(name: string): Promise<boolean> {
@@ -163,6 +171,7 @@ export class Database extends Dexie {
 	readonly photographs!: EntityTable<KeptPhotograph, 'id'>;
 	readonly frames!: EntityTable<FrameRecord, 'id'>;
 	readonly exercises!: EntityTable<ExerciseRecord, 'id'>;
+	readonly backupFolders!: EntityTable<BackupFolder, 'id'>;
 
 	constructor(name: string) {
 		// what is said to be kept outlives a power cut, too
@@ -201,7 +210,9 @@ export class Database extends Dexie {
 		// 6: what was measured of frames that came home
 		this.version(6).stores({ frames: 'id, jobId' });
 		// 7: a log of what was practised
-		this.version(VERSION).stores({ exercises: 'id' });
+		this.version(7).stores({ exercises: 'id' });
+		// 8: where backups go by themselves
+		this.version(VERSION).stores({ backupFolders: 'id' });
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());
 			void transaction.table('lenses').bulkAdd(presetLenses());

@@ -1,7 +1,7 @@
 /** What a database holds, read without knowing its version: nothing of it is changed. */
 
-/** Pictures do not fit into a text. */
-const LEFT_OUT = new Set(['photographs']);
+/** Pictures and places on the device do not fit into a text. */
+const LEFT_OUT = new Set(['photographs', 'backupFolders']);
 
 const done = <T>(request: IDBRequest<T>): Promise<T> =>
 	new Promise((resolve, reject) => {

@@ -1,5 +1,6 @@
 import { liveQuery, type Subscription, type Table } from 'dexie';
 import type { z } from 'zod';
+import { BackupShelf } from './backupShelf';
 import { ExerciseShelf } from './exerciseShelf';
 import { FrameShelf } from './frameShelf';
 import { contentsOf, emptyRows, type Contents } from './contents';
@@ -53,10 +54,10 @@ const MOST_NOTES = 2000;
 /** The store of one browser. Every method may reject; `troubleOf` says why in our terms. */
 export class Store {
 	readonly #db: Database;
-	/** Frames that came home. */
+	/** Frames that came home; what was practised; where backups go by themselves. */
 	readonly frames: FrameShelf;
-	/** What was practised. */
 	readonly exercises: ExerciseShelf;
+	readonly backups: BackupShelf;
 	/** Names this window in the log of changes. */
 	readonly #window = crypto.randomUUID();
 
@@ -64,6 +65,7 @@ export class Store {
 		this.#db = new Database(name);
 		this.frames = new FrameShelf(this.#db);
 		this.exercises = new ExerciseShelf(this.#db);
+		this.backups = new BackupShelf(this.#db);
 	}
 
 	/** Everything kept, validated. What does not validate is set aside, not touched. */
@@ -257,8 +259,8 @@ export class Store {
 	/** Erases a job for good, with its shots and their histories; says what was erased. */
 	async eraseJob(id: string): Promise<ErasedCounts> {
 		const { jobs, shots, steps, erased, changes, photographs, frames } = this.#db;
-		const tables = [jobs, shots, steps, erased, changes, photographs, frames];
-		return this.#db.transaction('rw', tables, async () => {
+		const all = [jobs, shots, steps, erased, changes, photographs, frames];
+		return this.#db.transaction('rw', all, async () => {
 			const job = await jobs.get(id);
 			const shotIds = await shots.where('slot.jobId').equals(id).primaryKeys();
 			const stepCount = await steps.where('shotId').anyOf(shotIds).delete();

@@ -3,8 +3,10 @@
 	import { stepBy } from './keeping/dayActions';
 	import { saveShotFile } from './files/out/saving';
 	import { ACCEPTED } from '$files/in/kinds';
+	import Dropping from './files/in/Dropping.svelte';
 	import Looking from './files/in/Looking.svelte';
 	import { Openings } from './files/in/openings.svelte';
+	import { AutoBackup } from './keeping/autoBackup.svelte';
 	import { Keeping } from './keeping/promise.svelte';
 	import { returnFocus } from './shared/focusReturn';
 	import { Network } from './shared/network.svelte';
@@ -12,7 +14,7 @@
 	import Notices from './shared/Notices.svelte';
 	import { photographAsked } from './photograph/asked.svelte';
 	import { openSampleDay } from './keeping/sample';
-	import { filesAsked, FRAMES_DRAGGED } from './review/asked.svelte';
+	import { filesAsked } from './review/asked.svelte';
 	import { undoingAt } from './keeping/undoingAt';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './keeping/session.svelte';
@@ -39,6 +41,7 @@
 	const session = new Session();
 	const kit = provideKit(new Kit(session.library));
 	const keeping = new Keeping();
+	const backups = new AutoBackup(session, keeping);
 	const network = new Network();
 	const openings = new Openings(session, kit);
 	let isHelpOpen = $state(false);
@@ -49,7 +52,6 @@
 		if (areFilesOpen) wanted.files = true;
 		if (isHelpOpen) wanted.help = true;
 	});
-	let isDropping = $state(false);
 	let chooser = $state<HTMLInputElement>();
 	/** The sample day is asked for and not there yet. */
 	let isSampleDue = $state(untrack(() => sample !== null));
@@ -71,6 +73,12 @@
 			if (!isSampleDue) return;
 			void openSampleDay(session, sample ?? '').finally(() => (isSampleDue = false));
 		});
+	});
+	$effect(() => {
+		if (session.isReady) untrack(() => void backups.start());
+	});
+	$effect(() => {
+		if (settings.changedAt !== null) backups.soon();
 	});
 	let place = $state<Place>(untrack(() => asked ?? settings.lastPlace));
 	// what will be shown is fetched while the store is read
@@ -101,19 +109,9 @@
 		else void openings.take(file);
 	}
 
-	/** What is dragged from one place of the app to another is no file. */
-	const hasFiles = ({ dataTransfer }: DragEvent) =>
-		dataTransfer !== null &&
-		dataTransfer.types.includes('Files') &&
-		!dataTransfer.types.includes(FRAMES_DRAGGED);
-
-	function drop(event: DragEvent) {
-		if (!hasFiles(event)) return;
-		event.preventDefault();
-		isDropping = false;
-		const files = [...(event.dataTransfer?.files ?? [])];
+	function takeDropped(files: readonly File[]) {
 		if (at === 'review' || files.length > 1) {
-			filesAsked.hand(files);
+			filesAsked.hand([...files]);
 			go('review');
 		} else take(files[0]);
 	}
@@ -159,17 +157,16 @@
 
 <svelte:window
 	onkeydown={press}
-	ondragover={(event) => {
-		if (!hasFiles(event)) return;
-		event.preventDefault();
-		isDropping = true;
-	}}
-	ondragleave={(event) => (isDropping &&= event.relatedTarget !== null)}
-	ondrop={drop}
 	onpagehide={() => session.leave()}
 	onbeforeunload={(event) => session.isAtRisk && event.preventDefault()}
 />
-<svelte:document onvisibilitychange={() => document.hidden && void session.flush()} />
+<svelte:document
+	onvisibilitychange={() => {
+		if (!document.hidden) return;
+		void session.flush();
+		if (keeping.isUnsaved) void backups.write();
+	}}
+/>
 
 <div
 	class="app"
@@ -188,6 +185,7 @@
 	<Notices
 		{session}
 		{keeping}
+		{backups}
 		{network}
 		refusal={openings.refusal}
 		onforget={() => (openings.refusal = null)}
@@ -221,7 +219,7 @@
 		}}
 	/>
 	<Looking work={openings.work} name={openings.name} />
-	{#if isDropping}<div class="drop" aria-hidden="true">Drop the file here</div>{/if}
+	<Dropping ondrop={takeDropped} />
 </div>
 {#if wanted.help}
 	{#await import('./shared/Help.svelte') then { default: Help }}<Help
@@ -233,6 +231,7 @@
 		<FilesSheet
 			{session}
 			{keeping}
+			{backups}
 			bind:open={areFilesOpen}
 			onopenfile={() => {
 				areFilesOpen = false;
@@ -284,17 +283,5 @@
 			--places: 3.4rem;
 			padding-bottom: calc(var(--places) + env(safe-area-inset-bottom));
 		}
-	}
-	.drop {
-		position: fixed;
-		inset: 1rem;
-		display: grid;
-		place-items: center;
-		border: 3px dashed var(--focus);
-		background: color-mix(in srgb, var(--paper) 85%, transparent);
-		font-family: var(--font-serif);
-		font-size: 1.6rem;
-		z-index: 50;
-		pointer-events: none;
 	}
 </style>

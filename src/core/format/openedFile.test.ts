@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { HARD_TEXTS, jobOf } from '$tests/support/jobs';
-import { readFileText, writeFileText, type Backup } from './openedFile';
+import { readFileText, backupPieces, writeJobText, type Backup } from './openedFile';
 import { writeShotText } from './shotFile';
 
 const job = jobOf(HARD_TEXTS);
@@ -19,7 +19,7 @@ function refusalOf(value: unknown): string | null {
 
 describe('a file of ours', () => {
 	it('that is a job comes back as it went out', () => {
-		const reading = readFileText(writeFileText(job));
+		const reading = readFileText(writeJobText(job));
 		expect(reading).toEqual({
 			ok: true,
 			opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null, exercises: [] }
@@ -40,14 +40,14 @@ describe('a file of ours', () => {
 			kit: job.kit,
 			jobs: [job, jobOf(['b'], { title: 'Another day' })]
 		};
-		const reading = readFileText(writeFileText(backup));
+		const reading = readFileText([...backupPieces(backup)].join(''));
 		expect(reading.ok && reading.opened.kind === 'jobs' && reading.opened.jobs).toEqual(
 			backup.jobs
 		);
 	});
 
 	it('may have a byte order mark', () => {
-		expect(refusalOf('\uFEFF' + writeFileText(job))).toBeNull();
+		expect(refusalOf('\uFEFF' + writeJobText(job))).toBeNull();
 	});
 });
 

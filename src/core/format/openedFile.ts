@@ -156,5 +156,12 @@ function excessOf(value: unknown): string | null {
 	return null;
 }
 
-/** The text of a file of jobs. */
-export const writeFileText = (file: JobFile | Backup): string => JSON.stringify(file) + '\n';
+/** The text of a job's file. */
+export const writeJobText = (job: JobFile): string => JSON.stringify(job) + '\n';
+
+/** The text of a backup, a job a piece: what writes it can let others have a turn in between. */
+export function* backupPieces({ jobs, ...rest }: Backup): Generator<string> {
+	yield `${JSON.stringify(rest).slice(0, -1)},"jobs":[`;
+	for (const [i, job] of jobs.entries()) yield (i > 0 ? ',' : '') + JSON.stringify(job);
+	yield ']}\n';
+}

@@ -17,7 +17,13 @@ export class Keeping {
 	#roomBytes = $state<number | null>(null);
 	#now = $state(Date.now());
 	#hasAsked = false;
+	/** When something was changed last, ms. */
+	#changedLastAt = 0;
 
+	/** Something was changed that no backup holds. */
+	get isUnsaved(): boolean {
+		return settings.changedAt !== null;
+	}
 	/** A day's work is kept on this device alone. */
 	readonly isBackupDue = $derived.by(() => {
 		const { changedAt, askAgainAt } = settings;
@@ -76,11 +82,14 @@ export class Keeping {
 	/** Something was changed that no backup holds. */
 	noteChange(): void {
 		this.#now = Date.now();
+		this.#changedLastAt = this.#now;
 		if (settings.changedAt === null) settings.set({ changedAt: this.#now });
 	}
 
-	noteBackup(): void {
-		settings.set({ backedUpAt: Date.now(), changedAt: null });
+	/** @param asOfMs the backup holds what was there then */
+	noteBackup(asOfMs = Date.now()): void {
+		const changedAt = this.#changedLastAt > asOfMs ? this.#changedLastAt : null;
+		settings.set({ backedUpAt: Date.now(), changedAt });
 	}
 
 	notNow(): void {

@@ -2,6 +2,7 @@
 	import type { Refusal } from '$core/format/shotFile';
 	import { saveShotFile, saveText } from '../files/out/saving';
 	import type { Trouble } from '$data/trouble';
+	import type { AutoBackup } from '../keeping/autoBackup.svelte';
 	import type { Keeping } from '../keeping/promise.svelte';
 	import type { Network } from './network.svelte';
 	import type { PartConflict } from '$data/parts';
@@ -11,15 +12,17 @@
 	interface Props {
 		session: Session;
 		keeping: Keeping;
+		backups: AutoBackup;
 		network: Network;
 		refusal: Refusal | null;
 		onforget: () => void;
 		onfiles: () => void;
 	}
 
-	let { session, keeping, network, refusal, onforget, onfiles }: Props = $props();
+	let { session, keeping, backups, network, refusal, onforget, onfiles }: Props = $props();
 	let isSetAsideSeen = $state(false);
 	let isMending = $state(false);
+	let isLeftAsleep = $state(false);
 
 	const MOST_SHOWN = 4;
 
@@ -144,6 +147,24 @@
 				type="button"
 				onclick={() => void session.flush().then(() => network.takeOver())}>Use it now</button
 			>
+		</div>
+	{/if}
+	{#if backups.isAsleep && keeping.isUnsaved && !isLeftAsleep}
+		<div class="notice" role="status">
+			<p>
+				Backups into “<bdi>{backups.folderName}</bdi>” wait: the browser wants to be asked again
+				first.
+			</p>
+			<button class="knob" type="button" onclick={() => void backups.wake()}>Ask it</button>
+			<button class="knob" type="button" onclick={() => (isLeftAsleep = true)}>Not now</button>
+		</div>
+	{:else if backups.problem && !backups.isAsleep}
+		<div class="notice" role="alert">
+			<p>
+				The backup into “<bdi>{backups.folderName}</bdi>” was not written. {backups.problem} It is tried
+				again.
+			</p>
+			<button class="knob" type="button" onclick={onfiles}>Look at it…</button>
 		</div>
 	{/if}
 	{#if keeping.isBackupDue}

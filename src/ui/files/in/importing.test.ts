@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ExerciseRecord } from '$core/format/exerciseLog';
 import type { JobFile } from '$core/format/job';
-import { writeFileText, readFileText } from '$core/format/openedFile';
+import { backupPieces, readFileText, writeJobText, type Backup } from '$core/format/openedFile';
 import { ASSUMED } from '$core/tables/spreads';
 import { compareJobs, compareKit, compareLog, type Decision, type Item } from '$data/comparison';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
@@ -28,7 +28,7 @@ beforeEach(async () => {
 /** The sample day as somebody else's file: it went through text. */
 function dayFile() {
 	const { job, shots } = sampleDay(0);
-	const reading = readFileText(writeFileText(jobFileOf(job, shots, kitOfFile(kit.contents))));
+	const reading = readFileText(writeJobText(jobFileOf(job, shots, kitOfFile(kit.contents))));
 	if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a job');
 	const [file] = reading.opened.jobs;
 	if (!file) throw new Error('no job');
@@ -201,12 +201,14 @@ describe('a kit from a file', () => {
 	});
 });
 
+const written = (backup: Backup): string => [...backupPieces(backup)].join('');
+
 describe('a backup of everything', () => {
 	it('brings everything to an empty device', async () => {
 		const { job, shots } = sampleDay(0);
 		const other = { ...sampleDay(0).job, title: 'Another day' };
 		const shotsOf = (id: string) => (id === job.id ? shots : []);
-		const text = writeFileText(backupOf([job, other], shotsOf, kit.contents));
+		const text = written(backupOf([job, other], shotsOf, kit.contents));
 		const reading = readFileText(text);
 		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
 		for (const file of reading.opened.jobs) await takeJob(session, await compare(file), first);
@@ -225,7 +227,7 @@ describe('a backup of everything', () => {
 			score: { good: 3, of: 3 },
 			lensName: 'a lens'
 		};
-		const reading = readFileText(writeFileText(backupOf([], () => [], kit.contents, [entry])));
+		const reading = readFileText(written(backupOf([], () => [], kit.contents, [entry])));
 		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
 		const items = compareLog(reading.opened.exercises, await log.all());
 		expect(items.map(({ title }) => title)).toEqual(['the log of exercises: 1 entry']);
@@ -243,7 +245,7 @@ describe('a backup of everything', () => {
 			id: `shot-${i}`,
 			shot: { ...one.shot, title: `Shot ${i}` }
 		}));
-		const text = writeFileText(backupOf([job], () => many, kit.contents));
+		const text = written(backupOf([job], () => many, kit.contents));
 		const reading = readFileText(text);
 		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
 		expect(reading.opened.jobs.map((one) => one.shots.length)).toEqual([603, 602]);

@@ -6,6 +6,7 @@
 	import { useKit } from '../../kit/kit.svelte';
 	import Choice from '../../shared/Choice.svelte';
 	import Pick from '../../shared/Pick.svelte';
+	import type { AutoBackup } from '../../keeping/autoBackup.svelte';
 	import type { Keeping } from '../../keeping/promise.svelte';
 	import type { Session } from '../../keeping/session.svelte';
 	import { JobFiles } from './jobFiles.svelte';
@@ -14,11 +15,12 @@
 	interface Props {
 		session: Session;
 		keeping: Keeping;
+		backups: AutoBackup;
 		open: boolean;
 		onopenfile: () => void;
 	}
 
-	let { session, keeping, open = $bindable(), onopenfile }: Props = $props();
+	let { session, keeping, backups, open = $bindable(), onopenfile }: Props = $props();
 
 	const kit = useKit();
 	const files = untrack(() => new JobFiles(session, kit));
@@ -166,6 +168,35 @@
 				<div class="row" role="status">
 					<span>Is the backup among your downloads? This browser does not say.</span>
 					<button class="knob" type="button" onclick={noteSaved}>It is saved</button>
+				</div>
+			{/if}
+			{#if backups.folderName !== null}
+				<div class="row">
+					<span role="status">
+						{#if backups.isAsleep}
+							Backups into “<bdi>{backups.folderName}</bdi>” wait: the browser wants to be asked
+							again first.
+						{:else}
+							Backed up into “<bdi>{backups.folderName}</bdi>” a minute after a change, a file a
+							day.
+						{/if}
+						{backups.problem}
+					</span>
+					{#if backups.isAsleep}
+						<button class="knob" type="button" onclick={() => void backups.wake()}>Ask it</button>
+					{/if}
+					<button class="knob" type="button" onclick={() => void backups.choose()}
+						>Another folder…</button
+					>
+					<button class="knob" type="button" onclick={() => void backups.forget()}>No more</button>
+				</div>
+			{:else if backups.isPossible}
+				<div class="row">
+					<button class="knob" type="button" onclick={() => void backups.choose()}
+						>By itself into a folder…</button
+					>
+					<span>chosen once; then a file a day, a minute after a change</span>
+					<span role="status">{backups.problem}</span>
 				</div>
 			{/if}
 			<p>

@@ -1,5 +1,5 @@
 import type { JobFile } from '$core/format/job';
-import { writeFileText } from '$core/format/openedFile';
+import { writeJobText } from '$core/format/openedFile';
 import { writeShotText } from '$core/format/shotFile';
 import {
 	NOTHING_WITHHELD,
@@ -12,8 +12,7 @@ import { asksForSomething } from '$core/study/study';
 import { chanceOf } from '$core/odds/chanceOf';
 import { lookAt } from '$core/study/scene';
 import { drawableOf } from '../../plan/pictures';
-import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
-import { dateOf } from '$data/newDay';
+import { jobFileOf, kitOfFile } from '$data/jobFile';
 import type { Paper } from '$files/out/cardsPdf';
 import { pocketFile } from '$files/out/pocket';
 import type { PrintedCard } from '$files/out/printed';
@@ -22,6 +21,7 @@ import type { Kit } from '../../kit/kit.svelte';
 import { verdictWords } from '$words/day';
 import { fileName, saveBlob, savedWords, saveText, writeFile, type Saved } from './saving';
 import type { Session } from '../../keeping/session.svelte';
+import { backupName, backupNow } from '../../keeping/backupNow';
 import { settings } from '../../shared/settings.svelte';
 import { pictured, printedCard } from './printedCards';
 import { printPage } from './printPage';
@@ -65,7 +65,7 @@ export class JobFiles {
 	saveJob = () =>
 		this.#making('the day', () => {
 			const job = this.#job();
-			return this.#save(`${fileName(job.title)}.focalis-job.json`, writeFileText(job));
+			return this.#save(`${fileName(job.title)}.focalis-job.json`, writeJobText(job));
 		});
 
 	saveList = () =>
@@ -131,16 +131,12 @@ export class JobFiles {
 	/** Everything of this device. What became of the file; null when it could not be made. */
 	async saveBackup(): Promise<Saved | null> {
 		let saved: Saved | null = null;
-		const name = `${dateOf(Date.now())}.focalis-backup.json`;
+		const name = backupName();
 		await this.#making('the backup', async () => {
-			const { jobs, shelves } = this.#session.library;
-			const shotsOf = (jobId: string) => this.#session.library.shotsOf(jobId);
-			// a log that cannot be read must not keep everything else from being saved
-			const exercises = await shelves.exercises.all().catch(() => []);
-			saved = await writeFile(name, () => {
-				const text = writeFileText(backupOf(jobs, shotsOf, this.#kit.contents, exercises));
-				return new Blob([text], { type: 'application/json' }).stream();
-			});
+			const pieces = await backupNow(this.#session.library);
+			saved = await writeFile(name, () =>
+				new Blob([...pieces], { type: 'application/json' }).stream()
+			);
 			return savedWords(saved, name);
 		});
 		return saved;

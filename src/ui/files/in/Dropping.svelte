@@ -1,0 +1,49 @@
+<script lang="ts">
+	import { FRAMES_DRAGGED } from '../../review/asked.svelte';
+
+	/** Files can be dropped anywhere on the window. */
+	interface Props {
+		ondrop: (files: readonly File[]) => void;
+	}
+
+	let { ondrop }: Props = $props();
+	let isDropping = $state(false);
+
+	/** What is dragged from one place of the app to another is no file. */
+	const hasFiles = ({ dataTransfer }: DragEvent) =>
+		dataTransfer !== null &&
+		dataTransfer.types.includes('Files') &&
+		!dataTransfer.types.includes(FRAMES_DRAGGED);
+</script>
+
+<svelte:window
+	ondragover={(event) => {
+		if (!hasFiles(event)) return;
+		event.preventDefault();
+		isDropping = true;
+	}}
+	ondragleave={(event) => (isDropping &&= event.relatedTarget !== null)}
+	ondrop={(event) => {
+		if (!hasFiles(event)) return;
+		event.preventDefault();
+		isDropping = false;
+		ondrop([...(event.dataTransfer?.files ?? [])]);
+	}}
+/>
+
+{#if isDropping}<div class="drop" aria-hidden="true">Drop the file here</div>{/if}
+
+<style>
+	.drop {
+		position: fixed;
+		inset: 1rem;
+		display: grid;
+		place-items: center;
+		border: 3px dashed var(--focus);
+		background: color-mix(in srgb, var(--paper) 85%, transparent);
+		font-family: var(--font-serif);
+		font-size: 1.6rem;
+		z-index: 50;
+		pointer-events: none;
+	}
+</style>
