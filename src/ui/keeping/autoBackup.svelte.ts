@@ -1,5 +1,4 @@
 import type { BackupFolder } from '$data/database';
-import { settings } from '../shared/settings.svelte';
 import { backupName, backupNow } from './backupNow';
 import type { Keeping } from './promise.svelte';
 import type { Session } from './session.svelte';
