@@ -17,6 +17,16 @@ export interface SeenRectangle {
 	readonly high: number;
 }
 
+interface Span {
+	readonly from: number;
+	readonly to: number;
+}
+
+/** Somebody or something that may stand before a part of the area's width. */
+interface Cover extends Span {
+	readonly hides: (place: Vec3) => boolean;
+}
+
 /** Places on a thing that are looked at, across and up. */
 const ACROSS = 16;
 const UP = 10;
@@ -34,40 +44,47 @@ export function coveredShare(
 	people: readonly Person[],
 	things: readonly Thing[]
 ): number {
-	const isNear = (place: Vec3, reachM: number): boolean => {
+	/** What somebody or something at a place may hide of the area's width, as on the area; null for nothing. */
+	const spanOf = (place: Vec3, reachM: number): Span | null => {
 		const { depthM, rightM } = seenFrom(pose, place);
-		if (depthM - REACH_M > area.depthM) return false;
-		if (depthM <= REACH_M) return true;
+		if (depthM - REACH_M > area.depthM) return null;
+		if (depthM <= REACH_M) return { from: -Infinity, to: Infinity };
 		const perM = area.depthM / (depthM - REACH_M);
 		const aside = rightM * (area.depthM / depthM);
-		return aside + reachM * perM >= area.left && aside - reachM * perM <= area.right;
+		const [from, to] = [aside - reachM * perM, aside + reachM * perM];
+		return to >= area.left && from <= area.right ? { from, to } : null;
 	};
 	const covers = [
-		...people
-			.filter(({ eyeMidpoint }) => isNear(eyeMidpoint, REACH_M))
-			.flatMap((person) => {
-				const skull = skullOf(placeHead(person, pose.position));
-				const pillars = bodyPillars(person, pose.position);
-				return [
-					(to: Vec3) => entersEllipsoid(pose.position, to, skull) !== null,
-					...pillars.map((one) => (to: Vec3) => entersPillar(pose.position, to, one) !== null)
-				];
-			}),
-		...things
-			.filter((one) => one.id !== thing.id && isOpaque(one) && isNear(one.position, one.widthM / 2))
-			.map((one) => (to: Vec3) => {
+		...people.flatMap((person): Cover[] => {
+			const span = spanOf(person.eyeMidpoint, REACH_M);
+			if (!span) return [];
+			const skull = skullOf(placeHead(person, pose.position));
+			const pillars = bodyPillars(person, pose.position);
+			const hides = (to: Vec3) =>
+				entersEllipsoid(pose.position, to, skull) !== null ||
+				pillars.some((one) => entersPillar(pose.position, to, one) !== null);
+			return [{ ...span, hides }];
+		}),
+		...things.flatMap((one): Cover[] => {
+			const span =
+				one.id !== thing.id && isOpaque(one) ? spanOf(one.position, one.widthM / 2) : null;
+			if (!span) return [];
+			const hides = (to: Vec3) => {
 				const at = crossesThing(pose, to, one);
 				return at !== null && at < 1 - 1e-9;
-			})
+			};
+			return [{ ...span, hides }];
+		})
 	];
 	if (covers.length === 0) return 0;
 	let hidden = 0;
-	for (let row = 0; row < UP; row++) {
-		const up = area.low + ((area.high - area.low) * (row + 0.5)) / UP;
-		for (let column = 0; column < ACROSS; column++) {
-			const right = area.left + ((area.right - area.left) * (column + 0.5)) / ACROSS;
+	for (let column = 0; column < ACROSS; column++) {
+		const right = area.left + ((area.right - area.left) * (column + 0.5)) / ACROSS;
+		const before = covers.filter(({ from, to }) => from <= right && right <= to);
+		for (let row = 0; row < UP && before.length > 0; row++) {
+			const up = area.low + ((area.high - area.low) * (row + 0.5)) / UP;
 			const place = worldPoint(pose, area.depthM, right, up);
-			if (covers.some((isInTheWay) => isInTheWay(place))) hidden++;
+			if (before.some(({ hides }) => hides(place))) hidden++;
 		}
 	}
 	return hidden / (ACROSS * UP);

@@ -1,4 +1,4 @@
-import type { Chance } from '../study/candidate';
+import type { Chance, Take } from '../study/candidate';
 import { standsForS } from '../study/light';
 import type { Spreads } from '../tables/spreads';
 import { drawsOf } from './draws';
@@ -11,9 +11,16 @@ export const SEED = 1;
 /** What chance does to takes, with one's own hands and focusing. */
 export function chanceOf(spreads: Spreads): Chance {
 	const sets = new FrameSets(spreads, () => drawsOf(SEED, DECIDING_FRAMES));
+	/** Asked of a rung by the pick, the ladder and the verdict. */
+	const sharpShares = new WeakMap<Take, number>();
 	return {
 		shutterLimits: (take) => sets.of(take).shutterLimits,
-		sharpShare: (take) => sets.of(take).sharpShare(take.fNumber, standsForS(take)),
+		sharpShare(take) {
+			const share =
+				sharpShares.get(take) ?? sets.of(take).sharpShare(take.fNumber, standsForS(take));
+			sharpShares.set(take, share);
+			return share;
+		},
 		keeperShare: (take) => sets.of(take).keeperShare(take.fNumber, standsForS(take))
 	};
 }

@@ -3,7 +3,8 @@ import type { LightFlag } from '../format/plan';
 import { factorOfStops } from '../optics/fNumber';
 import { exposureOf, lightAllows } from './light';
 import type { Scene } from './scene';
-import { intentsOf, worstRatio } from './take';
+import { wantedThings, worstRatio } from './take';
+import { becomesWanted } from './things';
 
 /** Candidates this much worse than the best, or this good, are as good as the best. */
 const AS_GOOD_FACTOR = 1.05;
@@ -111,9 +112,15 @@ function usualSureness({ sightings, targets }: Scene): number {
 	return counting <= 2 ? 0.85 : counting <= 9 ? 0.9 : 0.95;
 }
 
-/** The takes that meet the most intents. */
-function mostIntents(takes: readonly Take[]): Take[] {
-	const met = takes.map((take) => intentsOf(take).met);
+/** The takes of a scene that meet the most intents. */
+function mostIntents(takes: readonly Take[]): readonly Take[] {
+	const [first] = takes;
+	const wanted = first ? wantedThings(first.scene) : [];
+	if (wanted.length === 0) return takes;
+	const met = takes.map(
+		({ scene, candidate: { focus }, fNumber }) =>
+			wanted.filter((one) => becomesWanted(scene, one, focus, fNumber)).length
+	);
 	const most = Math.max(...met);
 	return takes.filter((_, i) => met[i] === most);
 }

@@ -3,7 +3,7 @@ import { combinedBlurMm, defocusAt, diffractionMm } from '../optics/blur';
 import { stateOf } from '../sharpness/state';
 import type { Take } from './candidate';
 import type { Scene, SeenThing } from './scene';
-import { judgeThing } from './things';
+import { becomesWanted, judgeThing } from './things';
 
 /** The worst ratio of a take, without the margin; 0 when nothing is asked for. */
 export const worstRatio = ({ candidate, fNumber }: Take): number => candidate.worstAtF1 / fNumber;
@@ -77,7 +77,7 @@ export const wantedThings = (scene: Scene): SeenThing[] =>
 
 /** The things that do not become what they should. */
 export const missedThings = ({ scene, candidate, fNumber }: Take): SeenThing[] =>
-	wantedThings(scene).filter((seen) => !judgeThing(scene, seen, candidate.focus, fNumber).met);
+	wantedThings(scene).filter((seen) => !becomesWanted(scene, seen, candidate.focus, fNumber));
 
 /** How many intents a take meets. */
 export function intentsOf(take: Take): Intents {

@@ -48,16 +48,41 @@ export function judgeThing(
 	focus: FocusedOptic,
 	fNumber: number
 ): ThingResult {
-	const { thing, seen, inFrame } = seenThing;
-	if (!inFrame) return outside(seenThing);
-	const { id, intent } = thing;
-	const { depthM, cosOffAxis } = seen;
-	const smear = smearMm(focus, fNumber, depthM, cosOffAxis);
-	const contrast = patternContrast(focus, fNumber, depthM, smear, thing.detailMm, scene.pixelMm);
-	const state = stateOfContrast(contrast);
+	if (!seenThing.inFrame) return outside(seenThing);
+	const { id, intent } = seenThing.thing;
+	const { depthM } = seenThing.seen;
+	const { smear, contrast, state } = patternOf(scene, seenThing, focus, fNumber);
 	const hiddenShare = seenThing.hiddenShare();
-	const isSharp = () => defocusAt(focus, fNumber, seen) <= scene.toleranceMm;
-	const becomes = intent === 'any' || (intent === 'sharp' ? isSharp() : state === intent);
-	const met = becomes && 1 - hiddenShare >= LEAST_SEEN[intent];
+	const met = becomesWanted(scene, seenThing, focus, fNumber);
 	return { id, depthM, smearMm: smear, contrast, hiddenShare, state, intent, met };
+}
+
+/** What is left of the pattern of a thing. */
+function patternOf(
+	{ pixelMm }: Scene,
+	{ thing, seen: { depthM, cosOffAxis } }: SeenThing,
+	focus: FocusedOptic,
+	fNumber: number
+) {
+	const smear = smearMm(focus, fNumber, depthM, cosOffAxis);
+	const contrast = patternContrast(focus, fNumber, depthM, smear, thing.detailMm, pixelMm);
+	return { smear, contrast, state: stateOfContrast(contrast) };
+}
+
+/** Whether a thing in the frame becomes what it should. What hides it takes long to find out and is asked last. */
+export function becomesWanted(
+	scene: Scene,
+	seenThing: SeenThing,
+	focus: FocusedOptic,
+	fNumber: number
+): boolean {
+	const { thing, seen, hiddenShare } = seenThing;
+	const { intent } = thing;
+	const becomes =
+		intent === 'any' ||
+		(intent === 'sharp'
+			? defocusAt(focus, fNumber, seen) <= scene.toleranceMm
+			: patternOf(scene, seenThing, focus, fNumber).state === intent);
+	const leastSeen = LEAST_SEEN[intent];
+	return becomes && (leastSeen === 0 || 1 - hiddenShare() >= leastSeen);
 }
