@@ -1,18 +1,55 @@
 import type { MeasuredFrame } from '$core/format/review';
 import type { Body, Shot } from '$core/format/shot';
-import { reviewSet, type ReviewedSet } from '$core/review/reviewSet';
+import { judgedOf, type JudgedSet } from '$core/review/judgedSet';
+import { reviewSet } from '$core/review/reviewSet';
 import { serve } from './protocol';
 
-/** Judges the frames of a shot together, beside the page. */
+/** Judges the frames of a shot together, beside the page. It keeps the frames that it was told. */
 
-export interface SetQuestion {
-	readonly frames: readonly MeasuredFrame[];
-	readonly shot: Shot | null;
-	readonly bodies: readonly Body[];
+/** A frame and the number that it is known by. */
+export interface NumberedFrame {
+	readonly number: number;
+	readonly frame: MeasuredFrame;
 }
 
 export type JudgingQuestions = {
-	readonly set: { question: SetQuestion; partial: never; answer: ReviewedSet };
+	/** Tells frames. */
+	readonly know: { question: readonly NumberedFrame[]; partial: never; answer: undefined };
+	/** Judges frames by their numbers; or says which of them it does not know. */
+	readonly judge: {
+		question: {
+			readonly numbers: readonly number[];
+			readonly shot: Shot | null;
+			readonly bodies: readonly Body[];
+		};
+		partial: never;
+		answer: { readonly judged: JudgedSet } | { readonly missing: readonly number[] };
+	};
 };
 
-serve<JudgingQuestions>({ set: ({ frames, shot, bodies }) => reviewSet(frames, shot, bodies) });
+/** So many frames are kept, those that were asked about last: 0.1 MB each with fifteen faces. */
+const MOST_KEPT = 800;
+
+const known = new Map<number, MeasuredFrame>();
+
+serve<JudgingQuestions>({
+	know(frames) {
+		for (const { number, frame } of frames) known.set(number, frame);
+		return undefined;
+	},
+	judge({ numbers, shot, bodies }) {
+		const missing = numbers.filter((one) => !known.has(one));
+		if (missing.length > 0) return { missing };
+		const frames = numbers.map((one) => {
+			const frame = known.get(one) as MeasuredFrame;
+			known.delete(one);
+			known.set(one, frame);
+			return frame;
+		});
+		for (const oldest of known.keys()) {
+			if (known.size <= Math.max(MOST_KEPT, numbers.length)) break;
+			known.delete(oldest);
+		}
+		return { judged: judgedOf(reviewSet(frames, shot, bodies)) };
+	}
+});

@@ -10,6 +10,18 @@ interface Asking<P> {
 	readonly tell?: (partial: P) => void;
 }
 
+/** Whoever answers questions of `S`. */
+export interface Answering<S extends Record<string, QA>> {
+	/** Never there: it tells the compiler what may be asked. */
+	readonly questions?: S;
+	/** Asks; rejects when the work fails, or the signal says so. */
+	ask<K extends keyof S & string>(
+		name: K,
+		question: S[K]['question'],
+		asking?: Asking<S[K]['partial']>
+	): Promise<S[K]['answer']>;
+}
+
 interface Running {
 	readonly worker: Worker;
 	readonly service: Remote<Service>;
@@ -18,7 +30,8 @@ interface Running {
 }
 
 /** A worker that is started when first asked, and anew after it failed. */
-export class WorkerPort<S extends Record<string, QA>> {
+export class WorkerPort<S extends Record<string, QA>> implements Answering<S> {
+	declare readonly questions?: S;
 	readonly #start: () => Worker;
 	#running: Running | null = null;
 	#tickets = 0;

@@ -1,7 +1,6 @@
 import type { AdviceQuestions } from './advice.worker';
 import type { BenchQuestions } from './bench.worker';
 import type { FilesQuestions } from './files.worker';
-import type { JudgingQuestions } from './judging.worker';
 import type { OddsQuestions } from './odds.worker';
 import type { PhotographQuestions } from './photograph.worker';
 import type { PicturesQuestions } from './pictures.worker';
@@ -57,10 +56,6 @@ const pictures = () =>
 export const picturesPort = pictures();
 /** For what is looked at now, which waits for no strip. */
 export const lookingPort = pictures();
-
-export const judgingPort = new WorkerPort<JudgingQuestions>(
-	() => new Worker(new URL('./judging.worker.ts', import.meta.url), { type: 'module' })
-);
 
 export const stitchPort = new WorkerPort<StitchQuestions>(
 	() => new Worker(new URL('./stitch.worker.ts', import.meta.url), { type: 'module' })

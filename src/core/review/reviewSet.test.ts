@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { MeasuredFace, MeasuredFrame, MeasuredSpot } from '../format/review';
+import { judgedOf, reviewedOf } from './judgedSet';
 import { reviewSet } from './reviewSet';
 
 /** A place blurred by a disc, as its edges tell; null where they tell nothing. */
@@ -108,4 +109,19 @@ describe('frames without a plan', () => {
 			[false, false]
 		]);
 	});
+});
+
+it('goes from thread to thread without what was measured, and is whole again', () => {
+	const spotted = { ...spot(40, 2), id: 'a', reachPx: 30, likeness: 1 };
+	const frames = [
+		frame('a', [face({ x: 1000, eyes: [2, 2] }), face({ x: 2000, eyes: [4, null] })]),
+		{ ...frame('b', [face({ x: 1010, eyes: [3, 2] })]), pointed: [spotted] },
+		frame('c', [])
+	];
+	const set = reviewSet(frames, null, []);
+	const judged = structuredClone(judgedOf(set));
+	expect(JSON.stringify(judged.frames[0])).not.toContain('eyesPx');
+	const again = reviewedOf(judged, frames);
+	expect(again).toEqual(set);
+	expect(again.frames[0]?.faces[0]?.face).toBe(set.frames[0]?.faces[0]?.face);
 });

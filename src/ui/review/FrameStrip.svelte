@@ -4,6 +4,7 @@
 	import { STATE_MARKS } from '$words/states';
 	import type { HomeFile } from './homecoming.svelte';
 	import type { ReviewView } from './review.svelte';
+	import { whenIdle } from '../shared/whenIdle';
 	import SmallPicture from './SmallPicture.svelte';
 
 	/** The frames of a shot in a row: each with its worst face, shut eyes, what is in focus, and its mark. */
@@ -31,6 +32,16 @@
 	}
 
 	const fileId = $derived(view.file?.id);
+	/** So many are made at once, the next when the page has a moment: of hundreds it would stand still. */
+	const AT_ONCE = 12;
+	let made = $state(AT_ONCE);
+	const shown = $derived(
+		view.files.slice(0, Math.max(made, view.files.findIndex(({ id }) => id === fileId) + 1))
+	);
+	$effect(() => {
+		if (shown.length < view.files.length) return whenIdle(() => (made = shown.length + AT_ONCE));
+		return undefined;
+	});
 	$effect(() => {
 		const id = fileId;
 		const at = [...(list?.children ?? [])].find((one) => (one as HTMLElement).dataset['id'] === id);
@@ -39,7 +50,7 @@
 </script>
 
 <ol class="strip" aria-label="Frames" bind:this={list}>
-	{#each view.files as file, i (file.id)}
+	{#each shown as file, i (file.id)}
 		{@const { state, isShut, focus, words } = told(file)}
 		{@const { mark, isFavourite } = file.judgement}
 		<li data-id={file.id}>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { FRAMES_DRAGGED } from './asked.svelte';
-	import { judgingPort } from '../../workers/ports';
+	import { judging } from '../../workers/judging';
 	import { Asking } from '../shared/asking.svelte';
 	import type { Group } from './group';
 	import type { ReviewView } from './review.svelte';
@@ -28,7 +28,7 @@
 	const question = $derived(
 		frames.length > 0 ? { frames, shot: group.shot, bodies: view.bodies } : null
 	);
-	const asking = new Asking(judgingPort, 'set', () => question, REST_MS);
+	const asking = new Asking(judging, 'set', () => question, REST_MS);
 	$effect(() => {
 		if (asking.answer) view.sets.set(group.id, asking.answer);
 	});

@@ -17,8 +17,9 @@
 	const all = $derived(home.files.filter(({ file, measured }) => file ?? measured).length);
 	const broken = $derived(home.files.filter(({ problem }) => problem).length);
 
-	function take(chosen: readonly File[]) {
-		const others = home.open(chosen);
+	async function take(chosen: readonly File[]) {
+		said = '';
+		const others = await home.open(chosen);
 		said =
 			chosen.length === 0
 				? 'There is no picture in it.'
@@ -31,7 +32,7 @@
 		if (!canChooseFolder()) return folder?.click();
 		try {
 			const found = await chosenFolder();
-			if (found) take(found);
+			if (found) void take(found);
 		} catch {
 			said = 'The folder could not be read. Choose the files in it instead.';
 		}
@@ -40,7 +41,7 @@
 	function chosen(event: Event & { currentTarget: HTMLInputElement }) {
 		const list = [...(event.currentTarget.files ?? [])];
 		event.currentTarget.value = '';
-		take(list);
+		void take(list);
 	}
 </script>
 

@@ -30,7 +30,7 @@
 	const home = untrack(() => homeOf(session));
 	$effect(() => {
 		const files = filesAsked.take();
-		if (files.length > 0) home.open(files);
+		if (files.length > 0) void home.open(files);
 	});
 	const view = untrack(() => new ReviewView(home, session, kit));
 	const wideSets = new WideSets();

@@ -10,6 +10,7 @@ import { measuringPorts } from '../../workers/ports';
 import type { FrameShelf } from '$data/frameShelf';
 import { PROBLEM_WORDS } from '../photograph/problems';
 import { isPicture, isSidecar } from './pictureFiles';
+import { whenIdle } from '../shared/whenIdle';
 import { putSmallPicture } from './pictures';
 
 /** A file that came home: what is known of it so far. */
@@ -28,6 +29,8 @@ export interface HomeFile {
 export const NO_JOB = 'no job';
 /** Frames are kept in lots: one by one the store would be asked for too often. */
 const LOT = 12;
+/** So many files are taken in at once: the browser looks each of them up. */
+const TAKEN_AT_ONCE = 40;
 /** A worker that has measured so many is ended, and another begins: what it no longer uses is given back at once. */
 const MOST_BY_ONE = 15;
 
@@ -76,24 +79,33 @@ export class Homecoming {
 		}
 	}
 
-	/** Takes files in; those that are known are not measured again. Returns how many are no pictures. */
-	open(files: readonly File[]): number {
+	/**
+	 * Takes files in, some at a time so that hundreds do not hold the page up; those that are known are not measured
+	 * again. Returns how many are no pictures.
+	 */
+	async open(files: readonly File[]): Promise<number> {
 		const pictures = files.filter(isPicture);
-		for (const file of files.filter(isSidecar)) this.sidecars.set(sidecarOf(file.name), file);
-		for (const file of pictures) {
-			const id = this.#idOf(file);
-			const known = this.#files.get(id);
-			this.#files.set(id, {
-				id,
-				name: file.name,
-				file,
-				measured: known?.measured ?? null,
-				judgement: known?.judgement ?? UNJUDGED,
-				problem: ''
-			});
+		const sidecars = files.filter(isSidecar);
+		for (const file of sidecars) this.sidecars.set(sidecarOf(file.name), file);
+		for (let i = 0; i < pictures.length; i += TAKEN_AT_ONCE) {
+			if (i > 0) await new Promise<void>((resolve) => whenIdle(resolve));
+			for (const file of pictures.slice(i, i + TAKEN_AT_ONCE)) this.#add(file);
+			if (i === 0 || !this.isPaused) void this.measure();
 		}
-		void this.measure();
-		return files.length - pictures.length - files.filter(isSidecar).length;
+		return files.length - pictures.length - sidecars.length;
+	}
+
+	#add(file: File): void {
+		const id = this.#idOf(file);
+		const known = this.#files.get(id);
+		this.#files.set(id, {
+			id,
+			name: file.name,
+			file,
+			measured: known?.measured ?? null,
+			judgement: known?.judgement ?? UNJUDGED,
+			problem: ''
+		});
 	}
 
 	#measuring: Promise<void> | null = null;

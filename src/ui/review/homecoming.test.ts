@@ -37,7 +37,7 @@ describe('frames that were measured before', () => {
 		const { shelf } = await shelfWith(['a.jpg']);
 		const home = new Homecoming(shelf, 'job');
 		home.pause();
-		home.open([file('a.jpg')]);
+		await home.open([file('a.jpg')]);
 		home.pause();
 		await home.begin();
 		expect(

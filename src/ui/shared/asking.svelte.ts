@@ -1,4 +1,4 @@
-import type { WorkerPort } from '../../workers/port';
+import type { Answering } from '../../workers/port';
 import type { QA } from '../../workers/protocol';
 
 interface Known<Q, A> {
@@ -26,7 +26,12 @@ export class Asking<S extends Record<string, QA>, K extends keyof S & string> {
 	 * @param question null while nothing is asked; another object for another question
 	 * @param restMs   how long the question must stay the same before it is asked
 	 */
-	constructor(port: WorkerPort<S>, name: K, question: () => S[K]['question'] | null, restMs = 0) {
+	constructor(
+		port: Answering<S>,
+		name: K,
+		question: () => S[K]['question'] | null,
+		restMs = 0
+	) {
 		this.#question = question;
 		$effect(() => {
 			void this.#tries;
