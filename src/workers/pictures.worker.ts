@@ -48,8 +48,10 @@ export type PicturesQuestions = {
 	};
 };
 
-/** So many of 24 megapixels are 0.2 GB. */
+/** So many of 24 megapixels are 0.2 GB; one when nobody has asked for a while, ms. */
 const MOST_HELD = 2;
+const HELD_AT_REST = 1;
+const REST_MS = 3000;
 const QUALITY = 0.85;
 
 const held = new Map<string, Promise<ImageBitmap | null>>();
@@ -60,12 +62,21 @@ function opened(file: Blob, key: string): Promise<ImageBitmap | null> {
 	held.delete(key);
 	const opening = known ?? openPicture(file).then((one) => (one.ok ? one.picture.bitmap : null));
 	held.set(key, opening);
+	giveBack(MOST_HELD);
+	clearTimeout(resting);
+	resting = setTimeout(() => giveBack(HELD_AT_REST), REST_MS);
+	return opening;
+}
+
+let resting: ReturnType<typeof setTimeout> | undefined;
+
+/** Gives pictures back but for so many, those that were asked for first. */
+function giveBack(most: number): void {
 	for (const [other, picture] of held) {
-		if (held.size <= MOST_HELD) break;
+		if (held.size <= most) break;
 		held.delete(other);
 		void picture.then((bitmap) => bitmap?.close());
 	}
-	return opening;
 }
 
 serve<PicturesQuestions>({

@@ -61,7 +61,9 @@ async function decoded(
 	}
 	if (!declared && kind !== 'heic') return { ok: false, problem: 'broken' };
 	try {
-		const whole = await createImageBitmap(file, { imageOrientation: 'from-image' });
+		const whole = await oneAtATime(() =>
+			createImageBitmap(file, { imageOrientation: 'from-image' })
+		);
 		if (whole.width * whole.height > MOST_PIXELS) {
 			whole.close();
 			return { ok: false, problem: 'too-many-pixels' };
@@ -70,6 +72,16 @@ async function decoded(
 	} catch {
 		return { ok: false, problem: kind === 'heic' ? 'kind-not-opened-here' : 'broken' };
 	}
+}
+
+/**
+ * Of all threads of the app one decodes at a time: that takes twice the memory of the picture, and two at once
+ * would be no quicker where there are two cores.
+ */
+function oneAtATime<T>(decode: () => Promise<T>): Promise<T> {
+	// missing where the address is not https
+	if (!('locks' in navigator)) return decode();
+	return navigator.locks.request('focalis decoding', decode) as Promise<T>;
 }
 
 /** Width and height that a file says it has, before any of it is made; null where it says none. */
