@@ -23,23 +23,7 @@ const SETTLED = 0.01;
  */
 export function difference(first: Spectrum, second: Spectrum, firstPx: number): Spread | null {
 	if (first.scale !== second.scale) return null;
-	const places = [placesOf(first.sidePx), placesOf(second.sidePx)] as const;
-	const equations = Array.from({ length: RINGS * WAYS }, (_, i) => {
-		const over = [first, second].map(({ power, noise }) => (power[i] as number) / noise - 1);
-		const [a, b] = over as [number, number];
-		const count = Math.min(places[0][i] as number, places[1][i] as number);
-		if (count === 0 || Math.min(a, b) < OVER_NOISE) return [];
-		const f = frequencyOf(Math.floor(i / WAYS));
-		const angle = ((i % WAYS) * Math.PI) / WAYS;
-		const [fx, fy] = [f * Math.cos(angle), f * Math.sin(angle)];
-		const fall = Math.log((a * first.noise) / (b * second.noise));
-		return {
-			f,
-			terms: [fx * fx, fy * fy, 2 * fx * fy, 1],
-			value: (DISC_OVER_VARIANCE * fall) / (2 * Math.PI) ** 2,
-			weight: Math.sqrt(count) * Math.min(1, Math.min(a, b) / WELL_OVER_NOISE)
-		};
-	}).flat();
+	const equations = equationsOf(first, second);
 	let answer: Spread | null = null;
 	let most = Infinity;
 	for (let round = 0; round < ROUNDS; round++) {
@@ -55,6 +39,29 @@ export function difference(first: Spectrum, second: Spectrum, firstPx: number): 
 	}
 	const square = first.scale ** 2;
 	return answer && { xx: answer.xx * square, yy: answer.yy * square, xy: answer.xy * square };
+}
+
+/** What a place of the spectra multiplies: its frequency, and the squares of that along and across. */
+const PLACES = Array.from({ length: RINGS * WAYS }, (_, i) => {
+	const f = frequencyOf(Math.floor(i / WAYS));
+	const angle = ((i % WAYS) * Math.PI) / WAYS;
+	const [fx, fy] = [f * Math.cos(angle), f * Math.sin(angle)];
+	return { f, terms: [fx * fx, fy * fy, 2 * fx * fy, 1] };
+});
+
+/** How far the power falls at each place that noise does not hide in either. */
+function equationsOf(first: Spectrum, second: Spectrum) {
+	const [firstPlaces, secondPlaces] = [placesOf(first.sidePx), placesOf(second.sidePx)];
+	return PLACES.flatMap(({ f, terms }, i) => {
+		const a = (first.power[i] as number) / first.noise - 1;
+		const b = (second.power[i] as number) / second.noise - 1;
+		const count = Math.min(firstPlaces[i] as number, secondPlaces[i] as number);
+		const over = Math.min(a, b);
+		if (count === 0 || over < OVER_NOISE) return [];
+		const fall = Math.log((a * first.noise) / (b * second.noise));
+		const value = (DISC_OVER_VARIANCE * fall) / (2 * Math.PI) ** 2;
+		return [{ f, terms, value, weight: Math.sqrt(count) * Math.min(1, over / WELL_OVER_NOISE) }];
+	});
 }
 
 /** A disc's diameter is four of its spreads along one axis. */

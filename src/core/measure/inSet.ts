@@ -54,7 +54,7 @@ export function spreadsInSet(frames: readonly Measured[]): (SpreadInSet | null)[
 	if (sharpest === null) return frames.map(({ edges }) => edges && told(edges, meanSquare(edges)));
 	const { spectrum } = frames[sharpest] as Measured & { spectrum: Spectrum };
 	const more = frames.map((frame, i) =>
-		i === sharpest ? NONE : frame.spectrum && difference(spectrum, frame.spectrum, SHARP_PX)
+		i === sharpest ? NONE : frame.spectrum && moreBlurred(spectrum, frame.spectrum)
 	);
 	const least = leastOf(frames, more);
 	return frames.map(({ edges }, i) => {
@@ -68,6 +68,19 @@ export function spreadsInSet(frames: readonly Measured[]): (SpreadInSet | null)[
 	});
 }
 
+/** A set is judged again whenever a frame more is there: what two of them have between them stays. */
+const compared = new WeakMap<Spectrum, WeakMap<Spectrum, Spread | null>>();
+
+function moreBlurred(first: Spectrum, second: Spectrum): Spread | null {
+	const known = compared.get(first) ?? new WeakMap<Spectrum, Spread | null>();
+	compared.set(first, known);
+	const found = known.get(second);
+	if (found !== undefined) return found;
+	const more = difference(first, second, SHARP_PX);
+	known.set(second, more);
+	return more;
+}
+
 /** So many of a large set are compared with all others: those with most that is fine. */
 const CANDIDATES = 8;
 
@@ -78,7 +91,7 @@ function sharpestOf(frames: readonly Measured[]): number | null {
 	const sums = frames.map(({ spectrum }, i) =>
 		spectrum && (fine[i] as number) >= least
 			? frames.reduce((sum, other) => {
-					const more = other.spectrum && difference(spectrum, other.spectrum, SHARP_PX);
+					const more = other.spectrum && moreBlurred(spectrum, other.spectrum);
 					const square = more ? meanSquare(more) : 0;
 					return sum + Math.max(-MOST_OF_ONE, Math.min(MOST_OF_ONE, square));
 				}, 0)

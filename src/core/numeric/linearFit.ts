@@ -9,13 +9,17 @@ export interface Equation {
 
 /** What the terms are to be multiplied by, by weighted least squares; null where the equations do not decide. */
 export function linearFit(equations: readonly Equation[]): number[] | null {
-	const terms = equations[0]?.terms ?? [];
-	const sum = (of: (one: Equation) => number) =>
-		equations.reduce((all, one) => all + one.weight * of(one), 0);
-	const at = (one: Equation, i: number) => one.terms[i] as number;
-	const matrix = terms.map((_, i) =>
-		terms.map((_term, k) => sum((one) => at(one, i) * at(one, k)))
-	);
-	const right = terms.map((_, i) => sum((one) => at(one, i) * one.value));
-	return terms.length > 0 ? solved(matrix, right) : null;
+	const count = equations[0]?.terms.length ?? 0;
+	const matrix = Array.from({ length: count }, () => new Array<number>(count).fill(0));
+	const right = new Array<number>(count).fill(0);
+	for (const { terms, value, weight } of equations) {
+		for (let i = 0; i < count; i++) {
+			const term = terms[i] as number;
+			const row = matrix[i] as number[];
+			for (let k = 0; k < count; k++)
+				row[k] = (row[k] as number) + weight * (term * (terms[k] as number));
+			right[i] = (right[i] as number) + weight * (term * value);
+		}
+	}
+	return count > 0 ? solved(matrix, right) : null;
 }

@@ -16,8 +16,22 @@ export interface SeenHead {
 
 const CAMERA: Vec3 = { x: 0, y: 0, z: 0 };
 
+/** A set is judged again whenever a frame more is there: the heads of the others stay. */
+const fittedHeads = new WeakMap<MeasuredFace, Map<string, SeenHead | null>>();
+
 /** The head of a face; null where none fits what was found. */
 export function seenHead(face: MeasuredFace, focalPx: number, build: Build): SeenHead | null {
+	const known = fittedHeads.get(face) ?? new Map<string, SeenHead | null>();
+	fittedHeads.set(face, known);
+	const key = `${focalPx} ${build}`;
+	const found = known.get(key);
+	if (found !== undefined) return found;
+	const head = fittedHead(face, focalPx, build);
+	known.set(key, head);
+	return head;
+}
+
+function fittedHead(face: MeasuredFace, focalPx: number, build: Build): SeenHead | null {
 	const fitted = fitHead(face, focalPx, build);
 	if (!fitted) return null;
 	const { depthM, rightM, upM, turnDeg, nodDeg, leanDeg } = fitted;

@@ -46,21 +46,23 @@
 		{/if}
 		<AddMenu {plan} />
 		{#if showing !== 'list'}
-			<button
-				class="knob"
-				type="button"
-				aria-label="Zoom out"
-				onclick={() => drawing?.zoom(1 / 1.3)}>−</button
-			>
-			<button class="knob" type="button" aria-label="Zoom in" onclick={() => drawing?.zoom(1.3)}
-				>+</button
-			>
-			<button
-				class="knob"
-				type="button"
-				aria-label="Show everything"
-				onclick={() => drawing?.showAll()}>⤢</button
-			>
+			<div class="zoom" class:over={isPhone}>
+				<button
+					class="knob"
+					type="button"
+					aria-label="Zoom out"
+					onclick={() => drawing?.zoom(1 / 1.3)}>−</button
+				>
+				<button class="knob" type="button" aria-label="Zoom in" onclick={() => drawing?.zoom(1.3)}
+					>+</button
+				>
+				<button
+					class="knob"
+					type="button"
+					aria-label="Show everything"
+					onclick={() => drawing?.showAll()}>⤢</button
+				>
+			</div>
 		{/if}
 	</div>
 	{#if showing === 'list'}
@@ -96,5 +98,16 @@
 	}
 	.spring {
 		flex: 1;
+	}
+	.zoom {
+		display: flex;
+		gap: 0.25rem;
+	}
+	/* there is no room for them in one line with the others */
+	.zoom.over {
+		position: absolute;
+		top: 100%;
+		right: 0.35rem;
+		flex-direction: column;
 	}
 </style>
