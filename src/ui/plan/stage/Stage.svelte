@@ -22,6 +22,23 @@
 	let showsFloor = $state(false);
 </script>
 
+{#snippet zooming()}
+	<div class="zoom" class:over={isPhone}>
+		<button class="knob" type="button" aria-label="Zoom out" onclick={() => drawing?.zoom(1 / 1.3)}
+			>−</button
+		>
+		<button class="knob" type="button" aria-label="Zoom in" onclick={() => drawing?.zoom(1.3)}
+			>+</button
+		>
+		<button
+			class="knob"
+			type="button"
+			aria-label="Show everything"
+			onclick={() => drawing?.showAll()}>⤢</button
+		>
+	</div>
+{/snippet}
+
 <section class="pane stage" aria-label="Stage">
 	<div class="tools">
 		<Choice
@@ -45,25 +62,7 @@
 			>
 		{/if}
 		<AddMenu {plan} />
-		{#if showing !== 'list'}
-			<div class="zoom" class:over={isPhone}>
-				<button
-					class="knob"
-					type="button"
-					aria-label="Zoom out"
-					onclick={() => drawing?.zoom(1 / 1.3)}>−</button
-				>
-				<button class="knob" type="button" aria-label="Zoom in" onclick={() => drawing?.zoom(1.3)}
-					>+</button
-				>
-				<button
-					class="knob"
-					type="button"
-					aria-label="Show everything"
-					onclick={() => drawing?.showAll()}>⤢</button
-				>
-			</div>
-		{/if}
+		{#if showing !== 'list' && !isPhone}{@render zooming()}{/if}
 	</div>
 	{#if showing === 'list'}
 		<ObjectList {plan} />
@@ -78,6 +77,7 @@
 				showsFloor={showsFloor && showing === 'above'}
 			/>
 		{/key}
+		{#if isPhone && !(showsFloor && showing === 'above')}{@render zooming()}{/if}
 	{/if}
 </section>
 
@@ -103,11 +103,10 @@
 		display: flex;
 		gap: 0.25rem;
 	}
-	/* there is no room for them in one line with the others */
+	/* there is no room for them in one line with the others: below the camera nobody stands */
 	.zoom.over {
 		position: absolute;
-		top: 100%;
-		right: 0.35rem;
-		flex-direction: column;
+		bottom: 1.8rem;
+		left: 0.35rem;
 	}
 </style>
