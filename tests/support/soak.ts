@@ -262,8 +262,14 @@ const sorted = (account: Account): Account => ({
 });
 
 /** What a window says. */
-const read = async (page: Page): Promise<Account> =>
-	sorted(
+async function read(page: Page): Promise<Account> {
+	// rows get their controls in the pauses
+	await page.waitForFunction(
+		() =>
+			document.querySelectorAll('[data-shot]').length ===
+			document.querySelectorAll('.status select').length
+	);
+	return sorted(
 		await page.evaluate((labels) => {
 			const value = (label: string) =>
 				document.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)?.value ?? '';
@@ -279,3 +285,4 @@ const read = async (page: Page): Promise<Account> =>
 			};
 		}, LABELS)
 	);
+}

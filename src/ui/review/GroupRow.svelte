@@ -12,7 +12,7 @@
 	/** More may be measured in a moment. */
 	const REST_MS = 250;
 	/** While others are being measured, so many more, as a share, are worth judging all of them again. */
-	const MORE = 0.1;
+	const MORE = 0.25;
 	const measured = $derived(group.files.flatMap(({ measured }) => measured ?? []));
 	// what was said of a frame changes nothing of how it is judged
 	let known: { key: string; frames: typeof measured } = { key: '', frames: [] };

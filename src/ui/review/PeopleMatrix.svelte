@@ -12,7 +12,8 @@
 			return judged ? [judged] : [];
 		})
 	);
-	const numberOf = (judged: Judged) => view.files.indexOf(judged.file) + 1;
+	const numbers = $derived(new Map(view.files.map(({ id }, i) => [id, i + 1])));
+	const numberOf = ({ file }: Judged): number => numbers.get(file.id) ?? 0;
 	const inSet = $derived(new Set(set?.fewest ?? []));
 	const inOrder = $derived(
 		set
@@ -65,12 +66,9 @@
 						{#each columns as one (one.file.id)}
 							{@const face = one.reviewed.faces[i] ?? null}
 							{@const mark = faceMark(face)}
-							<td
-								class={tone(mark)}
-								class:now={one.file.id === view.file?.id}
-								title={faceWords(face)}
-							>
-								<span aria-hidden="true">{mark}</span><span class="sr-only">{faceWords(face)}</span>
+							{@const words = faceWords(face)}
+							<td class={tone(mark)} class:now={one.file.id === view.file?.id} title={words}>
+								<span aria-hidden="true">{mark}</span><span class="sr-only">{words}</span>
 							</td>
 						{/each}
 					</tr>

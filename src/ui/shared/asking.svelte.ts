@@ -26,12 +26,7 @@ export class Asking<S extends Record<string, QA>, K extends keyof S & string> {
 	 * @param question null while nothing is asked; another object for another question
 	 * @param restMs   how long the question must stay the same before it is asked
 	 */
-	constructor(
-		port: Answering<S>,
-		name: K,
-		question: () => S[K]['question'] | null,
-		restMs = 0
-	) {
+	constructor(port: Answering<S>, name: K, question: () => S[K]['question'] | null, restMs = 0) {
 		this.#question = question;
 		$effect(() => {
 			void this.#tries;
