@@ -62,7 +62,8 @@ test('a file that takes long is looked at beside the page, and can be given up',
 	app,
 	page
 }) => {
-	const day = JSON.parse((await made(app, 'The whole day')).bytes.toString()) as JobFile;
+	const { name, bytes } = await made(app, 'The whole day');
+	const day = JSON.parse(bytes.toString()) as JobFile;
 	await page.keyboard.press('Escape');
 	const [shot] = day.shots;
 	if (!shot) throw new Error('no shot');
@@ -81,6 +82,12 @@ test('a file that takes long is looked at beside the page, and can be given up',
 	await chooser.setInputFiles(path);
 	await looking.getByRole('button', { name: 'Stop' }).click();
 	await expect(looking).toBeHidden();
+	// another one takes its place
+	await chooser.setInputFiles(path);
+	await expect(looking).toBeVisible();
+	await give(app, name, bytes);
+	await expect(sheet).toContainText('Everything in this file is here already');
+	await sheet.getByRole('button', { name: 'Close' }).last().click();
 	// the page goes on while it is looked at, and what was given up does not come
 	await chooser.setInputFiles(path);
 	await expect(looking).toContainText(/[1-9]\d? %/);

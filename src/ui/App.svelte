@@ -218,7 +218,7 @@
 			take(file);
 		}}
 	/>
-	<Looking work={openings.work} name={openings.name} />
+	<Looking {openings} />
 	<Dropping ondrop={takeDropped} />
 </div>
 {#if wanted.help}

@@ -1,19 +1,15 @@
 <script lang="ts">
-	import type { LongWork } from '../../shared/longWork.svelte';
+	import type { Openings } from './openings.svelte';
 
 	/** A file is being looked at: said where that takes longer than a blink. */
-	interface Props {
-		work: LongWork;
-		name: string;
-	}
-
-	let { work, name }: Props = $props();
+	let { openings }: { openings: Openings } = $props();
+	const share = $derived(openings.work.share);
 </script>
 
-{#if work.share !== null}
+{#if share !== null}
 	<div class="looking" role="status">
-		<span>Looking at <bdi>{name}</bdi>, {Math.round(100 * work.share)} %</span>
-		<button class="knob" type="button" onclick={() => work.stop()}>Stop</button>
+		<span>Looking at <bdi>{openings.name}</bdi>, {Math.round(100 * share)} %</span>
+		<button class="knob" type="button" onclick={() => openings.giveUp()}>Stop</button>
 	</div>
 {/if}
 

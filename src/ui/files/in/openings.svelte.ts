@@ -32,17 +32,25 @@ export class Openings {
 	}
 
 	async take(file: File): Promise<void> {
+		this.giveUp();
 		this.name = file.name;
 		this.refusal = null;
 		await this.work.run(async (signal) => {
 			try {
 				await this.#look(file, signal);
 			} finally {
-				filesPort.stop();
+				// what was given up is stopped already, and another file may be looked at
+				if (!signal.aborted) filesPort.stop();
 			}
 		});
 		const { problem } = this.work;
 		if (problem) this.refusal = refuse('not-json', `“${file.name}” cannot be read: ${problem}.`);
+	}
+
+	/** Looks no further at the file that is being looked at. */
+	giveUp(): void {
+		this.work.stop();
+		filesPort.stop();
 	}
 
 	/** A file was looked at, whatever was taken of it. */
