@@ -246,9 +246,8 @@ export class Store {
 	 */
 	async mend(table: Exclude<Told, 'erased'>, record: { readonly id: string }): Promise<Contents> {
 		const contents = contentsOf({ ...emptyRows(), [table]: [record] });
-		const [still] = contents.setAside;
-		if (still) throw new Invalid(still.problems);
-		const kept = this.#db.table(table) as Table<unknown, string>;
+		if (contents.setAside[0]) throw new Invalid(contents.setAside[0].problems);
+		const kept: Table<unknown, string> = this.#db.table(table);
 		await this.#db.transaction('rw', [kept, this.#db.changes], async () => {
 			await kept.put(record);
 			await this.#note(table, [record.id]);
@@ -281,8 +280,8 @@ export class Store {
 
 	/** Keeps the photograph of a shot in the place of the one before; null forgets it. */
 	async keepPhotograph(shotId: string, jpeg: Blob | null): Promise<void> {
-		if (jpeg) await this.#db.photographs.put({ id: shotId, jpeg });
-		else await this.#db.photographs.delete(shotId);
+		const { photographs } = this.#db;
+		await (jpeg ? photographs.put({ id: shotId, jpeg }) : photographs.delete(shotId));
 	}
 
 	/** The photograph that was kept with a shot; null where there is none. */

@@ -1,19 +1,14 @@
 import type { MeasuredFrame } from '$core/format/review';
-import type { Body, Shot } from '$core/format/shot';
 import { reviewedOf } from '$core/review/judgedSet';
 import type { ReviewedSet } from '$core/review/reviewSet';
-import type { JudgingQuestions } from './judging.worker';
+import type { JudgingQuestions, Standard } from './judging.worker';
 import { WorkerPort, type Answering } from './port';
 
 /** Judges the frames of shots beside the page; each frame goes there once. Started when first asked. */
 
 type SetQuestions = {
 	readonly set: {
-		question: {
-			readonly frames: readonly MeasuredFrame[];
-			readonly shot: Shot | null;
-			readonly bodies: readonly Body[];
-		};
+		question: Standard & { readonly frames: readonly MeasuredFrame[] };
 		partial: never;
 		answer: ReviewedSet;
 	};

@@ -12,16 +12,19 @@ export interface NumberedFrame {
 	readonly frame: MeasuredFrame;
 }
 
+/** What frames are judged by. */
+export interface Standard {
+	/** Null where nothing was planned. */
+	readonly shot: Shot | null;
+	readonly bodies: readonly Body[];
+}
+
 export type JudgingQuestions = {
 	/** Tells frames. */
 	readonly know: { question: readonly NumberedFrame[]; partial: never; answer: undefined };
 	/** Judges frames by their numbers; or says which of them it does not know. */
 	readonly judge: {
-		question: {
-			readonly numbers: readonly number[];
-			readonly shot: Shot | null;
-			readonly bodies: readonly Body[];
-		};
+		question: Standard & { readonly numbers: readonly number[] };
 		partial: never;
 		answer: { readonly judged: JudgedSet } | { readonly missing: readonly number[] };
 	};

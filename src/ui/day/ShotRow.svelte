@@ -198,7 +198,8 @@
 		.row {
 			grid-template-columns: 3.6rem minmax(0, 1fr) auto;
 			gap: 0.2rem 0.6rem;
-			padding: 0.5rem 0.2rem;
+			/* the pause before the next one lies over the edge */
+			padding: 0.5rem 0.2rem 0.8rem;
 		}
 		.words {
 			grid-column: 2 / -1;
