@@ -87,8 +87,15 @@ test('what changes while nobody looks is drawn when somebody does', async ({ app
 			Object.defineProperty(document, 'hidden', { value: hidden, configurable: true });
 			document.dispatchEvent(new Event('visibilitychange'));
 		}, isHidden);
-	const before = await contents(frame(page));
 	await hide(true);
+	// what was on its way still comes
+	let before = await contents(frame(page));
+	const isStill = async () => {
+		const last = before;
+		before = await contents(frame(page));
+		return before === last;
+	};
+	await expect.poll(isStill).toBe(true);
 	await app.rung(2.8).click();
 	await page.mouse.move(5, 5);
 	await expect(app.headline).toContainText('locked');

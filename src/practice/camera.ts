@@ -65,9 +65,13 @@ export async function expose(
 	for (const [i, tile] of tiles.entries()) {
 		const { picture, count } = beginTile(studio, latent, tile);
 		try {
+			let before = Promise.resolve();
 			while (picture.count < count) {
 				for (let k = 0; k < AT_ONCE; k++) picture.addSample();
-				await studio.finish();
+				// the next ones are told before these are done, so that the card need not wait
+				const told = studio.finish();
+				await before;
+				before = told;
 				tell((i + picture.count / count) / tiles.length);
 				await breathe();
 			}

@@ -14,9 +14,15 @@ export interface PlacedPart {
 }
 
 /** From how many pixels of a head on a figure is made so fine; smaller ones are far. */
-const FROM_PX = { fine: 220, middle: 64, coarse: 40 } as const;
+const FROM_PX: readonly (readonly [Detail, number])[] = [
+	['fine', 300],
+	['near', 190],
+	['middle', 64],
+	['coarse', 40]
+];
 /** Eyes are what one looks at: they are fine earlier. */
-const FINE_EYES_FROM_PX = 150;
+const FINE_EYES_FROM_PX = 220;
+const NEAR_EYES_FROM_PX = 150;
 const HEAD_M = 0.23;
 
 /** How finely a figure is made for a picture, and its eyes. */
@@ -30,15 +36,9 @@ export const COARSEST: Details = { body: 'coarse', eyes: 'coarse' };
 /** How finely a figure is made for a picture. */
 export function detailsFor(figure: Figure, pxPerMAtOneM: number): Details {
 	const px = (HEAD_M * figure.size * pxPerMAtOneM) / Math.max(figure.head.origin.z, 0.05);
-	const body =
-		px > FROM_PX.fine
-			? 'fine'
-			: px > FROM_PX.middle
-				? 'middle'
-				: px > FROM_PX.coarse
-					? 'coarse'
-					: 'far';
-	return { body, eyes: px > FINE_EYES_FROM_PX ? 'fine' : body };
+	const body = FROM_PX.find(([, from]) => px > from)?.[0] ?? 'far';
+	const eyes = px > FINE_EYES_FROM_PX ? 'fine' : px > NEAR_EYES_FROM_PX ? 'near' : body;
+	return { body, eyes };
 }
 
 /** The parts of a figure. */
@@ -56,7 +56,7 @@ export function partsOf(
 		onHead(`head ${age} ${detail}`),
 		onHead(`eyes ${age} ${figure.isShut ? 'shut' : 'open'} ${eyes}`),
 		onHead(`hair ${look.hair} ${detail}`),
-		...(look.hasGlasses && (detail === 'fine' || detail === 'middle')
+		...(look.hasGlasses && detail !== 'coarse' && detail !== 'far'
 			? [onHead(`glasses ${detail}`)]
 			: []),
 		...bodyParts(figure, look, ground, detail)

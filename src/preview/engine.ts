@@ -38,8 +38,8 @@ export type Grab = () => ImageBitmap | Promise<ImageBitmap>;
 /** A first picture takes as many samples as fit into this, ms, but not more than these. */
 const FIRST_MS = 40;
 const FIRST_SAMPLES = 8;
-/** Work between two looks at what is wanted now, ms. */
-const SLICE_MS = 60;
+/** Work that is told to the card at once, ms: what is more urgent waits for so much, and for what was told before it. */
+const BATCH_MS = 25;
 /** A picture is shown again when it has so many times the samples. */
 const WORTH_SHOWING = 4;
 /** No sample is taken to be faster than this: clocks are coarse. */
@@ -73,7 +73,7 @@ interface Work {
 
 /**
  * Draws whatever is wanted, a slice at a time: each view quickly first, then all of them better and
- * better. A new order replaces the one before; what stays the same goes on.
+ * better, until there is something worth showing or something else is more urgent. A new order replaces the one before; what stays the same goes on.
  */
 export class Engine {
 	#studio: Studio;
@@ -186,32 +186,32 @@ export class Engine {
 		}
 		work.picture ??= this.#studio.begin(work.subject, { inHaste: isFirst });
 		const { picture } = work;
-		const goal = isFirst ? FIRST_SAMPLES : nextGoalOf(work);
-		const until = performance.now() + (isFirst ? FIRST_MS : SLICE_MS);
+		const goal = isFirst
+			? FIRST_SAMPLES
+			: Math.min(nextGoalOf(work), WORTH_SHOWING * work.delivered);
 		const startedAt = performance.now();
+		const goesOn = (inMs: number) =>
+			isFirst ? performance.now() + inMs < startedAt + FIRST_MS : this.#next() === work;
 		let drawn = 0;
-		let batch = this.#addBatch(work, picture, goal, 0);
+		let batch = this.#addBatch(work, picture, goal);
 		while (batch) {
-			const leftMs = () => until - performance.now();
 			// the next ones are told before these are done, so that the card need not wait
-			const ahead = leftMs() - batch.size * work.sampleMs;
-			let next = ahead > 0 ? this.#addBatch(work, picture, goal, ahead) : null;
+			let next = goesOn(batch.size * work.sampleMs) ? this.#addBatch(work, picture, goal) : null;
 			await batch.done;
 			drawn += batch.size;
 			work.sampleMs = Math.max(LEAST_MS, (performance.now() - startedAt) / drawn);
-			if (!next && leftMs() > work.sampleMs) next = this.#addBatch(work, picture, goal, leftMs());
+			if (!next && goesOn(work.sampleMs)) next = this.#addBatch(work, picture, goal);
 			batch = next;
 		}
 
 		// a picture that was overtaken meanwhile is gone, but a first one is still worth seeing
 		const isWanted = this.#works.includes(work);
-		const isBetter = picture.count >= Math.min(goal, WORTH_SHOWING * work.delivered);
-		if (isFirst || (isWanted && isBetter)) await this.#hand(work, picture);
+		if (isFirst || (isWanted && picture.count >= goal)) await this.#hand(work, picture);
 	}
 
-	/** Tells the card to draw as many samples as fit into a time by the last ones, at least one. */
-	#addBatch(work: Work, picture: Picture, goal: number, timeMs: number): Batch | null {
-		const size = Math.min(goal - picture.count, Math.max(1, Math.floor(timeMs / work.sampleMs)));
+	/** Tells the card to draw as many samples as it does at once by the last ones, at least one. */
+	#addBatch(work: Work, picture: Picture, goal: number): Batch | null {
+		const size = Math.min(goal - picture.count, Math.max(1, Math.floor(BATCH_MS / work.sampleMs)));
 		if (size <= 0) return null;
 		for (let i = 0; i < size; i++) picture.addSample();
 		return { size, done: this.#studio.finish() };

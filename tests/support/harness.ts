@@ -303,11 +303,12 @@ const harness = {
 	 * all are settled; the second time everything is sculpted already. Times in ms.
 	 */
 	async times(inputs: readonly ShotInput[], drawing: Drawing, windows: readonly Window[] = []) {
-		const canvas = document.createElement('canvas');
+		// as the app's worker does it
+		const canvas = new OffscreenCanvas(1, 1);
 		let take: (delivery: Delivery) => void = () => undefined;
 		const engine = new Engine(
 			canvas,
-			() => createImageBitmap(canvas),
+			() => canvas.transferToImageBitmap(),
 			(one) => take(one)
 		);
 		const run = (input: ShotInput, revision: number) =>

@@ -36,8 +36,12 @@ vec4 throughLens(vec3 p) {
 export const KEEP_GLSL = /* glsl */ `
 uniform float uDither;     // -0.5 to 0.5 of a step
 
+vec4 dithered(vec3 root, float cover) {
+	return vec4(root + uDither / 255.0, cover);
+}
+
 vec4 kept(vec3 light, float cover) {
-	return vec4(sqrt(0.5 * light) + uDither / 255.0, cover);
+	return dithered(sqrt(0.5 * light), cover);
 }
 `;
 

@@ -8,13 +8,14 @@ import {
 	Vector3,
 	Vector4,
 	WebGLRenderTarget,
+	type IUniform,
 	type Texture,
 	type WebGLRenderer
 } from 'three';
 import { airyKernel, NO_BLUR, type Kernel } from '../lens/airy';
 import { surroundingsOf } from '../places';
 import { roomShare, type PictureSize, type Subject } from '../scene';
-import { ADD, DEVELOP, EXPOSE, SAMPLES_AT_ONCE, SENSOR } from './darkroomGlsl';
+import { adding, developing, exposing, SAMPLES_AT_ONCE, sensing } from './darkroomGlsl';
 import { Pass } from './pass';
 
 /** Adds samples up, puts the background behind them and makes light into a picture for a screen. */
@@ -23,16 +24,16 @@ export class Darkroom {
 	/** Whether 32-bit sums can be added to; else they are kept in 16. */
 	readonly canAddFloats: boolean;
 	readonly #renderer: WebGLRenderer;
-	readonly #add = new Pass(
-		ADD,
-		{ uSamples: { value: [] as Texture[] }, uCount: { value: 0 } },
-		true
+	readonly #samples = { uSamples: { value: [] as Texture[] } };
+	/** By how many samples they add. */
+	readonly #adders = Array.from(
+		{ length: SAMPLES_AT_ONCE },
+		(_, i) => new Pass(adding(i + 1), this.#samples, true)
 	);
 	readonly #uniforms = {
 		uSum: { value: null as Texture | null },
 		uPerSample: { value: 1 },
 		uLamps: { value: null as Texture | null },
-		uHasLamps: { value: false },
 		uWindow: { value: new Vector4() },
 		uImageMm: { value: 1 },
 		uUp: { value: new Vector3() },
@@ -42,17 +43,16 @@ export class Darkroom {
 		uKernel: { value: null as Texture | null },
 		uRadius: { value: 0 }
 	};
-	readonly #develop = new Pass(DEVELOP, this.#uniforms);
-	readonly #expose = new Pass(EXPOSE, this.#uniforms);
-	readonly #sensor = new Pass(SENSOR, {
-		...this.#uniforms,
+	readonly #ofSensor = {
 		uGain: { value: 1 },
 		uFullWell: { value: 1 },
 		uReadNoise: { value: 0 },
 		uOrigin: { value: new Vector2() },
 		uSeed: { value: 0 },
 		uDrawn: { value: new Vector2() }
-	});
+	};
+	/** Programs by what they say, made when they are first needed. */
+	readonly #programs = new Map<string, Pass<Record<string, IUniform>>>();
 	#lamps = floatTarget(1, 1);
 
 	constructor(renderer: WebGLRenderer) {
@@ -62,15 +62,10 @@ export class Darkroom {
 
 	/** Adds samples to a sum, at most as many as go at once. */
 	add(samples: readonly WebGLRenderTarget[], sum: WebGLRenderTarget): void {
-		const [first] = samples;
-		if (!first) return;
-		const { uSamples, uCount } = this.#add.uniforms;
-		uSamples.value = Array.from(
-			{ length: SAMPLES_AT_ONCE },
-			(_, i) => (samples[i] ?? first).texture
-		);
-		uCount.value = samples.length;
-		this.#add.run(this.#renderer, sum);
+		const adder = this.#adders[samples.length - 1];
+		if (!adder) return;
+		this.#samples.uSamples.value = samples.map(({ texture }) => texture);
+		adder.run(this.#renderer, sum);
 	}
 
 	/** Shows the picture on the canvas. */
@@ -84,14 +79,15 @@ export class Darkroom {
 		this.#uniforms.uKernel.value = texture;
 		this.#uniforms.uRadius.value = kernel.radius;
 		this.#fitCanvas(subject);
-		this.#develop.run(this.#renderer, null);
+		const purpose = { hasLamps: exposure.paintLamps !== null, spreads: kernel.radius > 0 };
+		this.#program(developing(purpose)).run(this.#renderer, null);
 		texture.dispose();
 	}
 
 	/** Shows on the canvas what a sensor of a size would have of it. */
 	expose(subject: Subject, exposure: Gathered, size: PictureSize, sensor: SensorReading): void {
 		this.#prepare(subject, exposure);
-		const { uGain, uFullWell, uReadNoise, uOrigin, uSeed, uDrawn } = this.#sensor.uniforms;
+		const { uGain, uFullWell, uReadNoise, uOrigin, uSeed, uDrawn } = this.#ofSensor;
 		uDrawn.value.set(subject.widthPx / size.widthPx, subject.heightPx / size.heightPx);
 		uGain.value = sensor.gain;
 		uFullWell.value = sensor.fullWell;
@@ -99,7 +95,19 @@ export class Darkroom {
 		uOrigin.value.set(sensor.left, sensor.bottom);
 		uSeed.value = sensor.seed;
 		this.#fitCanvas(size);
-		this.#sensor.run(this.#renderer, null);
+		const purpose = {
+			hasLamps: exposure.paintLamps !== null,
+			isEnlarged: subject.widthPx < size.widthPx
+		};
+		this.#program(sensing(purpose)).run(this.#renderer, null);
+	}
+
+	#program(fragment: string): Pass<Record<string, IUniform>> {
+		const program =
+			this.#programs.get(fragment) ??
+			new Pass<Record<string, IUniform>>(fragment, { ...this.#uniforms, ...this.#ofSensor });
+		this.#programs.set(fragment, program);
+		return program;
 	}
 
 	#fitCanvas({ widthPx, heightPx }: PictureSize): void {
@@ -114,7 +122,7 @@ export class Darkroom {
 		const { widthPx, heightPx } = subject;
 		this.#prepare(subject, exposure);
 		const target = floatTarget(widthPx, heightPx);
-		this.#expose.run(this.#renderer, target);
+		this.#program(exposing({ hasLamps: exposure.paintLamps !== null })).run(this.#renderer, target);
 		const pixels = new Float32Array(widthPx * heightPx * 4);
 		this.#renderer.readRenderTargetPixels(target, 0, 0, widthPx, heightPx, pixels);
 		target.dispose();
@@ -125,7 +133,7 @@ export class Darkroom {
 		{ scene, setting, window, widthPx, heightPx }: Subject,
 		{ sum, samples, paintLamps }: Gathered
 	) {
-		const { uSum, uPerSample, uLamps, uHasLamps, uWindow, uImageMm, uUp, uRoom } = this.#uniforms;
+		const { uSum, uPerSample, uLamps, uWindow, uImageMm, uUp, uRoom } = this.#uniforms;
 		const { horizon, zenith } = surroundingsOf(scene.place);
 		uSum.value = sum.texture;
 		uPerSample.value = 1 / Math.max(1, samples);
@@ -135,7 +143,6 @@ export class Darkroom {
 		this.#uniforms.uHorizon.value.set(...horizon);
 		this.#uniforms.uZenith.value.set(...zenith);
 		uRoom.value = roomShare(scene.light, setting.fNumber);
-		uHasLamps.value = paintLamps !== null;
 		if (!paintLamps) return;
 		if (this.#lamps.width !== widthPx || this.#lamps.height !== heightPx) {
 			this.#lamps.dispose();

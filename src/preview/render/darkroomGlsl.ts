@@ -5,26 +5,31 @@ import { KEPT_GLSL } from '../lens/glsl';
 /** Samples that one pass adds up: reading them costs less than adding to the sum. */
 export const SAMPLES_AT_ONCE = 4;
 
-export const ADD = /* glsl */ `
-uniform sampler2D uSamples[${SAMPLES_AT_ONCE}];
-uniform int uCount;
+/** Adds so many samples up. */
+export const adding = (count: number) => /* glsl */ `
+uniform sampler2D uSamples[${count}];
 ${KEPT_GLSL}
 void main() {
-	ivec2 at = ivec2(gl_FragCoord.xy);
-	colour = recalled(texelFetch(uSamples[0], at, 0));
-	if (uCount > 1) colour += recalled(texelFetch(uSamples[1], at, 0));
-	if (uCount > 2) colour += recalled(texelFetch(uSamples[2], at, 0));
-	if (uCount > 3) colour += recalled(texelFetch(uSamples[3], at, 0));
+	// in software a look-up costs less than a fetch
+	vec2 at = 0.5 + 0.5 * vAt;
+	colour = ${Array.from({ length: count }, (_, i) => `recalled(texture(uSamples[${i}], at))`).join(' + ')};
 }
 `;
 
+/**
+ * What a program is for is known before it is made: in software a question costs as much, asked of
+ * every pixel, as the answer.
+ */
+interface Purpose {
+	readonly hasLamps: boolean;
+}
+
 /** The light of a pixel: the mean of the samples over the background, and the lamps. */
-const LIGHT = /* glsl */ `
+const light = ({ hasLamps }: Purpose) => /* glsl */ `
 precision highp sampler2D;
 uniform sampler2D uSum;
 uniform float uPerSample;
 uniform sampler2D uLamps;
-uniform bool uHasLamps;
 uniform vec4 uWindow;     // middle and half sides of the window, mm
 uniform float uImageMm;
 uniform vec3 uUp;
@@ -42,13 +47,13 @@ vec3 background() {
 vec3 light(ivec2 at, vec3 behind) {
 	vec4 mean = texelFetch(uSum, at, 0) * uPerSample;
 	vec3 found = mean.rgb + max(0.0, 1.0 - mean.a) * behind;
-	return uHasLamps ? found + texelFetch(uLamps, at, 0).rgb : found;
+	return found${hasLamps ? ' + texelFetch(uLamps, at, 0).rgb' : ''};
 }
 `;
 
 /** Spreads by a kernel, rolls off what is brighter than white, and encodes for screens. */
-export const DEVELOP = /* glsl */ `
-${LIGHT}
+export const developing = (purpose: Purpose & { readonly spreads: boolean }) => /* glsl */ `
+${light(purpose)}
 uniform sampler2D uKernel;
 uniform int uRadius;
 
@@ -60,21 +65,22 @@ vec3 encode(vec3 light) {
 	return mix(curve, light * 12.92, step(light, vec3(0.0031308)));
 }
 
+vec3 spread(ivec2 at, vec3 behind) {
+	vec3 sum = vec3(0.0);
+	ivec2 last = textureSize(uSum, 0) - 1;
+	for (int row = -uRadius; row <= uRadius; row++) {
+		for (int column = -uRadius; column <= uRadius; column++) {
+			float weight = texelFetch(uKernel, ivec2(column, row) + uRadius, 0).r;
+			sum += weight * light(clamp(at + ivec2(column, row), ivec2(0), last), behind);
+		}
+	}
+	return sum;
+}
+
 void main() {
 	vec3 behind = background();
 	ivec2 at = ivec2(gl_FragCoord.xy);
-	vec3 found = vec3(0.0);
-	if (uRadius == 0) {
-		found = light(at, behind);
-	} else {
-		ivec2 last = textureSize(uSum, 0) - 1;
-		for (int row = -uRadius; row <= uRadius; row++) {
-			for (int column = -uRadius; column <= uRadius; column++) {
-				float weight = texelFetch(uKernel, ivec2(column, row) + uRadius, 0).r;
-				found += weight * light(clamp(at + ivec2(column, row), ivec2(0), last), behind);
-			}
-		}
-	}
+	vec3 found = ${purpose.spreads ? 'spread(at, behind)' : 'light(at, behind)'};
 	// what is brighter than white keeps most of its hue
 	float most = max(max(found.r, found.g), max(found.b, 1e-4));
 	float over = max(0.0, (most - 0.75) * 4.0);
@@ -84,14 +90,31 @@ void main() {
 }
 `;
 
+/** Of a picture that was drawn coarser than it is read. */
+const BETWEEN_PIXELS = /* glsl */ `
+vec3 smoothly(vec2 at) {
+	vec3 behind = background();
+	ivec2 low = ivec2(floor(at));
+	vec2 part = at - vec2(low);
+	ivec2 last = textureSize(uSum, 0) - 1;
+	ivec2 from = clamp(low, ivec2(0), last);
+	ivec2 to = clamp(low + 1, ivec2(0), last);
+	return mix(
+		mix(light(from, behind), light(ivec2(to.x, from.y), behind), part.x),
+		mix(light(ivec2(from.x, to.y), behind), light(to, behind), part.x),
+		part.y
+	);
+}
+`;
+
 /**
  * What a sensor makes of light: electrons with the noise of counting them and of reading them, clipped
  * where the well is full, encoded exactly (IEC 61966-2-1). Numbers: PCG, a hash for graphics (Jarzynski
  * and Olano, 2020, from memory); normal ones by Box and Muller, 1958.
  */
-export const SENSOR = /* glsl */ `
+export const sensing = (purpose: Purpose & { readonly isEnlarged: boolean }) => /* glsl */ `
 precision highp int;
-${LIGHT}
+${light(purpose)}
 uniform float uGain;
 uniform float uFullWell;   // electrons that make white
 uniform float uReadNoise;  // electrons
@@ -113,37 +136,24 @@ vec2 normals(uint seed) {
 	return radius * vec2(cos(angle), sin(angle));
 }
 
-/** The light between pixels. */
-vec3 smoothly(vec2 at) {
-	vec3 behind = background();
-	ivec2 low = ivec2(floor(at));
-	vec2 part = at - vec2(low);
-	ivec2 last = textureSize(uSum, 0) - 1;
-	ivec2 from = clamp(low, ivec2(0), last);
-	if (part.x + part.y < 1e-4) return light(from, behind);
-	ivec2 to = clamp(low + 1, ivec2(0), last);
-	return mix(
-		mix(light(from, behind), light(ivec2(to.x, from.y), behind), part.x),
-		mix(light(ivec2(from.x, to.y), behind), light(to, behind), part.x),
-		part.y
-	);
-}
-
+${purpose.isEnlarged ? BETWEEN_PIXELS : ''}
 void main() {
 	ivec2 at = ivec2(gl_FragCoord.xy);
 	uvec2 place = uvec2(at + uOrigin);
 	uint seed = hashed(place.x + hashed(place.y + hashed(uint(uSeed))));
 	vec2 one = normals(seed);
 	vec2 other = normals(seed + 1u);
-	vec3 electrons = smoothly((vec2(at) + 0.5) * uDrawn - 0.5) * uGain * uFullWell;
+	vec3 found = ${purpose.isEnlarged ? 'smoothly((vec2(at) + 0.5) * uDrawn - 0.5)' : 'light(at, background())'};
+	vec3 electrons = found * uGain * uFullWell;
 	vec3 noise = sqrt(electrons + uReadNoise * uReadNoise) * vec3(one, other.x);
-	vec3 found = clamp((electrons + noise) / uFullWell, 0.0, 1.0);
+	found = clamp((electrons + noise) / uFullWell, 0.0, 1.0);
 	vec3 curve = 1.055 * pow(max(found, vec3(1e-6)), vec3(1.0 / 2.4)) - 0.055;
 	colour = vec4(mix(curve, found * 12.92, step(found, vec3(0.0031308))), 1.0);
 }
 `;
 
-export const EXPOSE = /* glsl */ `
-${LIGHT}
+/** The light as it is. */
+export const exposing = (purpose: Purpose) => /* glsl */ `
+${light(purpose)}
 void main() { colour = vec4(light(ivec2(gl_FragCoord.xy), background()), 1.0); }
 `;

@@ -5,7 +5,7 @@ import { lookOf, paletteOf } from '../looks';
 import type { Subject } from '../scene';
 import type { PartStore } from '../sculpt/store';
 import { backdropMesh } from '../things/backdrop';
-import { chartMeshes } from '../things/chart';
+import { chartFills, chartMeshes } from '../things/chart';
 import { floorMesh, shadowMesh } from '../things/floor';
 import { lampsOf, type Lamp } from '../things/lamps';
 import { heldObject } from '../things/object';
@@ -77,14 +77,15 @@ export function buildWorld(
 	const panels = things.flatMap(
 		(thing) => panelMesh(thing, subject, lighting, uniforms, painter) ?? []
 	);
-	const backdrop = backdropMesh(subject, lighting, uniforms, painter);
+	const isFilled = things.some((thing) => chartFills(thing, subject));
+	const backdrop = isFilled ? null : backdropMesh(subject, lighting, uniforms, painter);
 	const painted = [...panels, ...(backdrop ? [backdrop] : [])];
 	const meshes = [
 		...figureMeshes(bake([...figureParts, ...held], lighting, sight), lighting, uniforms),
 		...panels.map(({ mesh }) => mesh),
 		...things.flatMap((thing) => chartMeshes(thing, lighting, uniforms)),
 		...(backdrop ? [backdrop.mesh] : []),
-		floorMesh(scene, setting.focus.fieldBend, lighting, uniforms),
+		...(isFilled ? [] : [floorMesh(scene, setting.focus.fieldBend, lighting, uniforms)]),
 		...(seen.length > 0 ? [shadowMesh(seen, ground, uniforms)] : [])
 	];
 	const root = new Scene();

@@ -67,7 +67,8 @@ const EYES: Readonly<Record<Animal, Omit<EyeMake, 'eye' | 'skin' | 'isShut'>>> =
 
 const NET: Readonly<Record<Detail, readonly [rows: number, columns: number]>> = {
 	fine: [110, 130],
-	middle: [46, 52],
+	near: [50, 58],
+	middle: [34, 40],
 	coarse: [22, 28],
 	far: [15, 19]
 };
@@ -104,7 +105,7 @@ export function addAnimalHead(
 		smooth,
 		detail
 	);
-	const isFine = detail === 'fine' || detail === 'middle';
+	const isFine = detail === 'fine' || detail === 'near';
 	const size: Point = animal === 'cat' ? [5.5, 4, 5] : [12, 9, 10];
 	addGlobe(clay, {
 		shape: ellipsoid([0, noseUp, noseOut - size[2]], size),

@@ -96,9 +96,10 @@ export function addBody(
 	detail: Detail
 ): void {
 	const isCoarse = detail === 'coarse' || detail === 'far';
-	const around = { fine: 24, middle: 24, coarse: 8, far: 7 }[detail];
-	const aroundLimb = { fine: 14, middle: 14, coarse: 6, far: 5 }[detail];
-	const limb: AddLimb = (...knots) => addTube(clay, knots, aroundLimb, isCoarse ? 1 : 5);
+	const around = { fine: 24, near: 24, middle: 18, coarse: 8, far: 7 }[detail];
+	const aroundLimb = { fine: 14, near: 14, middle: 10, coarse: 6, far: 5 }[detail];
+	const limb: AddLimb = (...knots) =>
+		addTube(clay, knots, aroundLimb, isCoarse ? 1 : detail === 'middle' ? 3 : 5);
 	addLathe(clay, NECK, around + 1);
 	const trunk = TRUNK[outfit]('cloth');
 	const isLong = outfit === 'coat' && pose === 'standing';

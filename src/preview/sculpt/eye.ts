@@ -65,14 +65,14 @@ export function addEyes(clay: Clay, make: EyeMake, face: Shape, detail: Detail):
 		const own = { ...make, eye: [side * make.eye[0], make.eye[1], make.eye[2]] as const };
 		addBall(clay, own, detail);
 		addLids(clay, own, face, detail);
-		if (detail === 'fine') addLashes(clay, own);
+		if (detail === 'fine' || detail === 'near') addLashes(clay, own, detail === 'fine' ? 4 : 2);
 	}
 }
 
 /** Sclera, iris with its dark edge and its spokes, pupil; rings end sharply at each edge. */
 function addBall(clay: Clay, make: EyeMake, detail: Detail): void {
 	const { ballMm, irisMm, pupilMm } = make;
-	const columns = { fine: 49, middle: 19, coarse: 7, far: 5 }[detail];
+	const columns = { fine: 49, near: 29, middle: 19, coarse: 7, far: 5 }[detail];
 	const [cx, cy, cz] = eyeballCentre(make.eye, ballMm);
 	type Edge = (angle: number) => number;
 	const ring = (
@@ -106,14 +106,14 @@ function addBall(clay: Clay, make: EyeMake, detail: Detail): void {
 	const iris: Edge = () => irisMm;
 	const rim: Edge = () => ballMm * 0.985;
 	ring(middle, pupil, 2, () => ({ matter: 'dark' }));
-	ring(pupil, inner, { fine: 5, middle: 3, coarse: 2, far: 2 }[detail], (column, t) => ({
+	ring(pupil, inner, { fine: 5, near: 4, middle: 3, coarse: 2, far: 2 }[detail], (column, t) => ({
 		matter: 'iris',
 		other: t < 0.35 || column % 3 === 0 ? 'limbus' : 'white',
 		share: column % 2 ? 0.22 : 0.06,
 		open: 0.75 + 0.25 * t
 	}));
 	ring(inner, iris, 2, (_, t) => ({ matter: 'iris', other: 'limbus', share: 0.55 + 0.45 * t }));
-	ring(iris, rim, { fine: 7, middle: 4, coarse: 2, far: 2 }[detail], (_, t) => ({
+	ring(iris, rim, { fine: 7, near: 5, middle: 4, coarse: 2, far: 2 }[detail], (_, t) => ({
 		matter: 'white',
 		other: 'skin',
 		share: 0.04 + 0.5 * t * t,
@@ -136,8 +136,8 @@ interface Socket {
 function addLids(clay: Clay, make: EyeMake, face: Shape, detail: Detail): void {
 	const { ballMm, lid, socket, skin } = make;
 	const side = Math.sign(make.eye[0]);
-	const columns = { fine: 49, middle: 21, coarse: 9, far: 7 }[detail];
-	const rows = { fine: 12, middle: 6, coarse: 3, far: 2 }[detail];
+	const columns = { fine: 49, near: 33, middle: 21, coarse: 9, far: 7 }[detail];
+	const rows = { fine: 12, near: 8, middle: 6, coarse: 3, far: 2 }[detail];
 	const shell = ballMm + LID_MM;
 	const [cx, cy, cz] = eyeballCentre(make.eye, ballMm);
 	const edgeAt = (c: number) => {
@@ -200,7 +200,7 @@ function addLids(clay: Clay, make: EyeMake, face: Shape, detail: Detail): void {
 }
 
 /** Lashes: thin curved blades, half a millimetre at the root. */
-function addLashes(clay: Clay, make: EyeMake): void {
+function addLashes(clay: Clay, make: EyeMake, steps: number): void {
 	for (const isUpper of [true, false]) {
 		const count = isUpper ? 26 : 18;
 		for (let i = 0; i < count; i++) {
@@ -219,7 +219,6 @@ function addLashes(clay: Clay, make: EyeMake): void {
 				root[2] + length * (0.75 * t - 0.25 * t * t)
 			];
 			const half = isUpper ? 0.27 : 0.18;
-			const steps = 4;
 			clay.blade(steps, (row, isRight) => {
 				const t = row / (steps - 1);
 				const [x, y, z] = at(t);
@@ -233,7 +232,7 @@ function addLashes(clay: Clay, make: EyeMake): void {
 /** A human brow: a soft strip under single hairs. */
 export function addBrows(clay: Clay, face: Shape, detail: Detail): void {
 	for (const side of [1, -1]) {
-		const columns = { fine: 15, middle: 7, coarse: 5, far: 3 }[detail];
+		const columns = { fine: 15, near: 9, middle: 7, coarse: 5, far: 3 }[detail];
 		clay.sheet(2, columns, (row, column) => {
 			// columns run to the picture's right whichever side it is
 			const t = side > 0 ? column / (columns - 1) : 1 - column / (columns - 1);

@@ -18,7 +18,7 @@ import {
 /** A human face in clay, for the measures of an adult; younger heads are the same, smaller. */
 
 /** How fine a figure is made, by how large it stands in the picture. */
-export type Detail = 'fine' | 'middle' | 'coarse' | 'far';
+export type Detail = 'fine' | 'near' | 'middle' | 'coarse' | 'far';
 
 export const EYEBALL_MM = 13;
 
@@ -98,7 +98,8 @@ const bump = (x: number, y: number, reach: number) => Math.exp(-(x * x + y * y) 
 
 const NET: Readonly<Record<Detail, readonly [rows: number, columns: number]>> = {
 	fine: [92, 110],
-	middle: [40, 48],
+	near: [46, 56],
+	middle: [32, 40],
 	coarse: [14, 17],
 	far: [10, 13]
 };
@@ -119,7 +120,7 @@ export function addFace(clay: Clay, head: HeadMeasures, detail: Detail): void {
 		tint: complexion,
 		adjust: throughLandmarks(head, shape)
 	});
-	if (detail === 'fine' || detail === 'middle') addMouth(clay, shape);
+	if (detail !== 'coarse' && detail !== 'far') addMouth(clay, shape);
 }
 
 /** The line between the lips, a little up at its ends, and the nostrils. */

@@ -143,7 +143,8 @@ function waves({ wave, waves }: Cut, a: number, b: number, c: number): number {
 
 const NET: Readonly<Record<Detail, readonly [rows: number, columns: number]>> = {
 	fine: [64, 120],
-	middle: [30, 48],
+	near: [34, 56],
+	middle: [24, 42],
 	coarse: [9, 16],
 	far: [7, 11]
 };
@@ -173,9 +174,13 @@ const strand = (x: number, y: number, z: number, count: number) =>
 
 /** Human ears: a shell with a hollow, its middle at the model's place. */
 export function addEars(clay: Clay, head: HeadMeasures, detail: Detail): void {
-	const [rows, columns] = { fine: [26, 30], middle: [12, 16], coarse: [4, 5], far: [3, 5] }[
-		detail
-	] as [number, number];
+	const [rows, columns] = {
+		fine: [26, 30],
+		near: [12, 16],
+		middle: [8, 12],
+		coarse: [4, 5],
+		far: [3, 5]
+	}[detail] as [number, number];
 	const [aside, up, out] = head['left-ear'];
 	for (const side of [1, -1]) {
 		const at = (x: number, y: number, z: number): Point => [side * (aside + x), up + y, out + z];

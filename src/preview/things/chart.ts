@@ -10,10 +10,11 @@ import {
 	type IUniform
 } from 'three';
 import { radians } from '$core/geometry/angle';
-import { along, type Vec3 } from '$core/geometry/vector';
+import { along, cross, dot, subtract, type Vec3 } from '$core/geometry/vector';
 import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
 import type { Lighting } from '../render/lighting';
-import type { Chart, Drawing, PreviewThing } from '../scene';
+import { pupilRadiusM } from '../lens/lensUniforms';
+import type { Chart, Drawing, PreviewThing, Subject } from '../scene';
 
 /** A flat chart, printed on paper: drawn from its outlines, so that edges are as sharp as the lens has them. */
 
@@ -78,6 +79,45 @@ export function chartMeshes(
 	};
 	return [mesh([paper], false), mesh(chart.drawing.shapes, true)];
 }
+
+/** How much of the window lies beyond its edges through the pixel, the lens's own softness and the like, shares. */
+const MARGIN = 1.04;
+
+/** Whether a chart fills a window whichever point of the pupil it is seen from, so that nothing behind it shows. */
+export function chartFills(thing: PreviewThing, subject: Subject): boolean {
+	const { chart, centre, widthM, heightM } = thing;
+	const { setting, window, streakMm = 0 } = subject;
+	const { imageDistanceMm, planeM, fieldBend } = setting.focus;
+	if (!chart || fieldBend !== 0) return false;
+	const [right, up] = sidesOf(chart);
+	const normal = cross(right, up);
+	const radiusM = pupilRadiusM(setting);
+	const [halfX, halfY] = [window.widthMm, window.heightMm].map(
+		(mm) => (MARGIN * mm) / 2 + streakMm
+	);
+	return SIDES.every((x) =>
+		SIDES.every((y) => {
+			const slopeX = (window.x + x * (halfX as number)) / imageDistanceMm;
+			const slopeY = (window.y + y * (halfY as number)) / imageDistanceMm;
+			return SIDES.every((ax) =>
+				SIDES.every((ay) => {
+					// the ray from a point of the pupil to where the window's corner lies in focus
+					const pupil = { x: ax * radiusM, y: ay * radiusM, z: 0 };
+					const ray = { x: slopeX - pupil.x / planeM, y: slopeY - pupil.y / planeM, z: 1 };
+					const depthM = dot(normal, subtract(centre, pupil)) / dot(normal, ray);
+					const at = subtract(along(pupil, ray, depthM), centre);
+					return (
+						depthM > 0 &&
+						Math.abs(dot(at, right)) <= widthM / 2 &&
+						Math.abs(dot(at, up)) <= heightM / 2
+					);
+				})
+			);
+		})
+	);
+}
+
+const SIDES = [-1, 1] as const;
 
 /** To the right and up along the chart, in the camera's coordinates. */
 function sidesOf({ turnDeg, tiltDeg }: Chart): readonly [right: Vec3, up: Vec3] {

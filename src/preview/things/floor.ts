@@ -34,10 +34,12 @@ precision highp float;
 in vec3 position;
 in vec2 place;
 ${LENS_GLSL}
-out vec2 vPlace;
+out vec2 vSlab;
+out float vAlong;
 out vec3 vPoint;
 void main() {
-	vPlace = place;
+	vSlab = place / ${SLABS_M.toFixed(1)};
+	vAlong = place.y;
 	vPoint = position;
 	gl_Position = throughLens(position);
 }
@@ -45,12 +47,15 @@ void main() {
 
 const FLOOR_FRAGMENT = /* glsl */ `
 precision highp float;
-in vec2 vPlace;
+in vec2 vSlab;
+in float vAlong;
 in vec3 vPoint;
 uniform sampler2D uSlabs;
 uniform vec3 uColour;
 uniform vec3 uWater;
+#ifdef HAZE
 uniform float uHazeM2;     // square of the distance at which half of it is gone
+#endif
 uniform float uWaterFromM; // along the depth, from below the camera
 uniform vec3 uLight;       // of the room, on level ground
 uniform vec3 uFlash;
@@ -59,16 +64,22 @@ ${KEEP_GLSL}
 out vec4 colour;
 
 void main() {
-	float shade = 2.0 * texture(uSlabs, vPlace / ${SLABS_M.toFixed(1)}).r;
 	float far2 = dot(vPoint, vPoint);
+	vec3 own = uColour * texture(uSlabs, vSlab).r;
+#ifdef WATER
+	if (vAlong > uWaterFromM) own = uWater;
+#endif
 	vec3 light = uLight;
 #ifdef FLASH
 	light += uFlash * max(0.0, -dot(uUp, vPoint)) * inversesqrt(far2) / far2;
 #endif
+#ifdef HAZE
 	// what is far fades into the background: it covers less
 	float near = min(1.0, 1.09 * uHazeM2 / (uHazeM2 + far2));
-	vec3 own = vPlace.y > uWaterFromM ? uWater : uColour * shade;
 	colour = kept(own * light * near, near);
+#else
+	colour = kept(own * light, 1.0);
+#endif
 }
 `;
 
@@ -113,7 +124,6 @@ function textureOf(floor: Surroundings['floor']): DataTexture {
 
 /** How far one sees: where nothing closes the view the ground goes over into the sky. */
 const HAZE_M = 33;
-const CLEAR_M = 200;
 
 /** Still water under the sky. */
 const WATER = [0.2, 0.25, 0.28];
@@ -137,13 +147,18 @@ export function floorMesh(
 		glslVersion: GLSL3,
 		vertexShader: FLOOR_VERTEX,
 		fragmentShader: FLOOR_FRAGMENT,
-		defines: lighting.flashAt1M[0] > 0 ? { FLASH: 1 } : {},
+		defines: {
+			...(lighting.flashAt1M[0] > 0 && { FLASH: 1 }),
+			...(wallM === null && { HAZE: 1 }),
+			...(place && waterM !== null && { WATER: 1 })
+		},
 		side: DoubleSide,
 		uniforms: {
 			...uniforms,
 			uSlabs: { value: textureOf(floor) },
-			uColour: { value: floorColour },
-			uHazeM2: { value: (wallM === null ? HAZE_M : CLEAR_M) ** 2 },
+			// the texture holds half of it
+			uColour: { value: floorColour.map((share) => 2 * share) },
+			uHazeM2: { value: HAZE_M ** 2 },
 			uWater: { value: WATER },
 			uWaterFromM: { value: place && waterM !== null ? place.lastM + waterM : FAR_M },
 			uLight: { value: light },

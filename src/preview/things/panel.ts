@@ -9,7 +9,7 @@ import {
 	type IUniform,
 	type WebGLRenderTarget
 } from 'three';
-import { KEEP_GLSL, KEPT_GLSL, LENS_GLSL } from '../lens/glsl';
+import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
 import { pupilRadiusM } from '../lens/lensUniforms';
 import type { Lighting } from '../render/lighting';
 import type { LensSetting, PictureSize, PreviewThing, Subject } from '../scene';
@@ -41,12 +41,11 @@ in vec2 vUv;
 uniform sampler2D uPainting;
 uniform vec2 uPupil;
 ${KEEP_GLSL}
-${KEPT_GLSL}
 out vec4 colour;
 void main() {
 	vec4 paint = texture(uPainting, vUv);
 	${isWhole ? '' : SIEVE}
-	colour = kept(recalled(paint).rgb, 1.0);
+	colour = dithered(paint.rgb, 1.0);
 }
 `;
 
