@@ -27,7 +27,11 @@ try {
 	await page.getByLabel('How many in each row').fill('10, 10, 10');
 	await page.getByRole('button', { name: 'Add 30 people' }).click();
 	await page.getByRole('dialog').waitFor({ state: 'hidden' });
-	const head = await page.locator('.stage .head').nth(15).boundingBox();
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
+	// it stands still before one can point at it
+	const someone = page.locator('.stage .full').nth(15);
+	await someone.hover();
+	const head = await someone.boundingBox();
 	const start = { x: head.x + head.width / 2, y: head.y + head.height / 2 };
 	await page.mouse.move(start.x, start.y);
 	await page.mouse.down();
@@ -60,6 +64,7 @@ try {
 		{ start, moves: MOVES }
 	);
 	await page.mouse.up();
+	if (late > MOVES / 2) throw new Error('nobody was dragged');
 	const at = (share) => costs[Math.floor(share * (costs.length - 1))];
 	console.log(`\nA drag with 30 people, ${MOVES} moves, from the move to a page laid out anew:`);
 	for (const [name, share] of Object.entries({ median: 0.5, '95 %': 0.95, worst: 1 })) {

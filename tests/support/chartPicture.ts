@@ -10,7 +10,7 @@ import { there } from './there';
 const PAPER = 0.8;
 const INK = 0.04;
 const BEHIND = 0.3;
-/** Looks into each pixel, each way. */
+/** Looks into each pixel that something printed may show in, each way. */
 const LOOKS = 2;
 
 interface Taken {
@@ -66,15 +66,15 @@ export function chartPicture(
 	});
 	const light = new Float32Array(sidePx * sidePx);
 	for (let y = 0; y < sidePx; y++) {
+		const ofRow = shapes.filter(({ top, bottom }) => y + 1 > top && y < bottom);
 		for (let x = 0; x < sidePx; x++) {
 			let sum = 0;
-			const near = shapes.filter(
-				({ left, right, top, bottom }) => x + 1 > left && x < right && y + 1 > top && y < bottom
-			);
-			for (let k = 0; k < LOOKS * LOOKS; k++) {
+			const near = ofRow.filter(({ left, right }) => x + 1 > left && x < right);
+			const looks = near.length > 0 ? LOOKS : 1;
+			for (let k = 0; k < looks * looks; k++) {
 				const at = {
-					x: x + ((k % LOOKS) + 0.5) / LOOKS,
-					y: y + (Math.floor(k / LOOKS) + 0.5) / LOOKS
+					x: x + ((k % looks) + 0.5) / looks,
+					y: y + (Math.floor(k / looks) + 0.5) / looks
 				};
 				const mm = seenAt(back, at);
 				const isOnSheet = Math.abs(mm.x) < sheet.widthMm / 2 && Math.abs(mm.y) < sheet.heightMm / 2;
@@ -83,7 +83,7 @@ export function chartPicture(
 				);
 				sum += isInk ? INK : isOnSheet ? PAPER : BEHIND;
 			}
-			light[y * sidePx + x] = (dimmed * sum) / LOOKS ** 2;
+			light[y * sidePx + x] = (dimmed * sum) / looks ** 2;
 		}
 	}
 	const random = new Random(1);
@@ -101,9 +101,11 @@ export function isInside(
 	{ x, y }: FlatPoint
 ): boolean {
 	let isIn = false;
-	outline.forEach(([ax, ay], i) => {
-		const [bx, by] = outline[(i + 1) % outline.length] as readonly [number, number];
+	let [bx, by] = outline.at(-1) ?? [0, 0];
+	for (let i = 0; i < outline.length; i++) {
+		const [ax, ay] = outline[i] as readonly [number, number];
 		if (ay > y !== by > y && x < ax + ((bx - ax) * (y - ay)) / (by - ay)) isIn = !isIn;
-	});
+		[bx, by] = [ax, ay];
+	}
 	return isIn;
 }
