@@ -1,7 +1,7 @@
 import { bodyShape } from '$core/anatomy/body';
 import { along, type Vec3 } from '$core/geometry/vector';
 import type { Figure, Ground, Placement } from './scene';
-import type { Detail } from './sculpt/face';
+import { isCoarse, type Detail } from './sculpt/face';
 import type { PartName } from './sculpt/parts';
 import type { Look } from './looks';
 
@@ -56,9 +56,7 @@ export function partsOf(
 		onHead(`head ${age} ${detail}`),
 		onHead(`eyes ${age} ${figure.isShut ? 'shut' : 'open'} ${eyes}`),
 		onHead(`hair ${look.hair} ${detail}`),
-		...(look.hasGlasses && detail !== 'coarse' && detail !== 'far'
-			? [onHead(`glasses ${detail}`)]
-			: []),
+		...(look.hasGlasses && !isCoarse(detail) ? [onHead(`glasses ${detail}`)] : []),
 		...bodyParts(figure, look, ground, detail)
 	];
 }

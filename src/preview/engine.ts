@@ -38,7 +38,7 @@ export type Grab = () => ImageBitmap | Promise<ImageBitmap>;
 /** A first picture takes as many samples as fit into this, ms, but not more than these. */
 const FIRST_MS = 40;
 const FIRST_SAMPLES = 8;
-/** Work that is told to the card at once, ms: what is more urgent waits for so much, and for what was told before it. */
+/** Work that is told to the card at once, ms; what is more urgent waits for two of these at most. */
 const BATCH_MS = 25;
 /** A picture is shown again when it has so many times the samples. */
 const WORTH_SHOWING = 4;
@@ -73,7 +73,8 @@ interface Work {
 
 /**
  * Draws whatever is wanted, a slice at a time: each view quickly first, then all of them better and
- * better, until there is something worth showing or something else is more urgent. A new order replaces the one before; what stays the same goes on.
+ * better, until there is something worth showing or something else is more urgent. A new order replaces
+ * the one before; what stays the same goes on.
  */
 export class Engine {
 	#studio: Studio;

@@ -1,7 +1,7 @@
 import type { Pose } from '$core/anatomy/body';
 import type { Matter, Outfit } from '../looks';
 import type { Clay, Tint } from './clay';
-import type { Detail } from './face';
+import { isCoarse, type Detail } from './face';
 import { addTube, type Knot } from './tube';
 import type { Point } from './shape';
 
@@ -95,16 +95,15 @@ export function addBody(
 	floorMm: number,
 	detail: Detail
 ): void {
-	const isCoarse = detail === 'coarse' || detail === 'far';
 	const around = { fine: 24, near: 24, middle: 18, coarse: 8, far: 7 }[detail];
 	const aroundLimb = { fine: 14, near: 14, middle: 10, coarse: 6, far: 5 }[detail];
-	const limb: AddLimb = (...knots) =>
-		addTube(clay, knots, aroundLimb, isCoarse ? 1 : detail === 'middle' ? 3 : 5);
+	const rings = { fine: 5, near: 5, middle: 3, coarse: 1, far: 1 }[detail];
+	const limb: AddLimb = (...knots) => addTube(clay, knots, aroundLimb, rings);
 	addLathe(clay, NECK, around + 1);
 	const trunk = TRUNK[outfit]('cloth');
 	const isLong = outfit === 'coat' && pose === 'standing';
 	addLathe(clay, isLong || outfit !== 'coat' ? trunk : trunk.slice(0, -2), around + 1);
-	if (outfit !== 'coat') addShirtFront(clay, outfit === 'jacket' ? 300 : 205, isCoarse);
+	if (outfit !== 'coat') addShirtFront(clay, outfit === 'jacket' ? 300 : 205, isCoarse(detail));
 	both((side) => addArm(limb, side, pose));
 	if (pose === 'standing') {
 		both((side) => addStandingLeg(limb, side, floorMm, isLong ? 1260 : 720));
@@ -176,9 +175,9 @@ function addShoe(limb: AddLimb, [x, y, z]: Point): void {
 }
 
 /** What shows of a shirt in the opening of a jacket, or the placket of a shirt worn alone. */
-function addShirtFront(clay: Clay, downTo: number, isCoarse: boolean): void {
-	const rows = isCoarse ? 4 : 9;
-	const columns = isCoarse ? 3 : 7;
+function addShirtFront(clay: Clay, downTo: number, isPlain: boolean): void {
+	const rows = isPlain ? 4 : 9;
+	const columns = isPlain ? 3 : 7;
 	clay.sheet(rows, columns, (row, column) => {
 		const t = row / (rows - 1);
 		const down = downTo + (176 - downTo) * t;

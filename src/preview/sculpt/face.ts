@@ -20,6 +20,9 @@ import {
 /** How fine a figure is made, by how large it stands in the picture. */
 export type Detail = 'fine' | 'near' | 'middle' | 'coarse' | 'far';
 
+/** Whether only the broad forms of it are seen. */
+export const isCoarse = (detail: Detail): boolean => detail === 'coarse' || detail === 'far';
+
 export const EYEBALL_MM = 13;
 
 /** Middle of an eyeball whose cornea lies at the model's place. */
@@ -120,7 +123,7 @@ export function addFace(clay: Clay, head: HeadMeasures, detail: Detail): void {
 		tint: complexion,
 		adjust: throughLandmarks(head, shape)
 	});
-	if (detail !== 'coarse' && detail !== 'far') addMouth(clay, shape);
+	if (!isCoarse(detail)) addMouth(clay, shape);
 }
 
 /** The line between the lips, a little up at its ends, and the nostrils. */

@@ -71,15 +71,20 @@ describe('heads have their landmarks where the model has them', () => {
 describe('every part', () => {
 	const names: PartName[] = [
 		'head child fine',
+		'head adult near',
 		'head adult coarse',
+		'eyes adult open near',
 		'eyes child open middle',
 		'eyes adult shut fine',
 		'hair curls middle',
+		'hair bun near',
 		'hair long coarse',
 		'glasses fine',
 		'body jacket standing 1600 fine',
 		'body coat sitting 1200 middle',
+		'body shirt standing 1500 near',
 		'body shirt carried 0 coarse',
+		'dog head near',
 		'cat body middle',
 		'object trumpet 0.06',
 		'object bouquet 0.05',
@@ -120,7 +125,8 @@ describe('every part', () => {
 
 	it('finer parts have more triangles', () => {
 		const size = (name: PartName) => sculpt(name).indices.length;
-		expect(size('head adult fine')).toBeGreaterThan(2 * size('head adult middle'));
+		expect(size('head adult fine')).toBeGreaterThan(2 * size('head adult near'));
+		expect(size('head adult near')).toBeGreaterThan(1.5 * size('head adult middle'));
 		expect(size('head adult middle')).toBeGreaterThan(2 * size('head adult coarse'));
 		expect(size('head adult coarse')).toBeLessThan(3 * 1100);
 	});

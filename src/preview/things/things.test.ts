@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { thing, shotOf, type Place } from '$tests/support/shots';
 import type { Thing } from '$core/format/shot';
-import { previewOf, type PreviewThing } from '../scene';
+import { focusAt } from '$core/optics/focus';
+import { previewOf, type PreviewThing, type Subject } from '../scene';
+import { chartFills } from './chart';
 import { lampsOf } from './lamps';
 import { heldObject } from './object';
 import { tintOf } from './tint';
@@ -61,5 +63,51 @@ describe('colours that a label names', () => {
 		expect(tintOf('Black cloth')).toEqual(tintOf('black'));
 		expect(tintOf('blackboard')).toBeNull();
 		expect(tintOf('constructor')).toBeNull();
+	});
+});
+
+describe('a chart of 40 by 30 cm, 2 m away', () => {
+	const FOCAL_MM = 85;
+	/** Whether it fills a window as wide and high as such a share of its picture square on. */
+	const fills = (
+		share: number,
+		{ turnDeg = 0, planeM = 2, fNumber = 8, besideM = 0 } = {}
+	): boolean => {
+		const chart = { drawing: { shapes: [] }, turnDeg, tiltDeg: 0 };
+		const sheet = seen('chart', [0, 1.6, 2], { look: 'wall', widthM: 0.4, heightM: 0.3 });
+		const focus = focusAt({ focalMm: FOCAL_MM, fieldBend: 0 }, planeM);
+		const mmPerM = focus.imageDistanceMm / 2;
+		const subject: Subject = {
+			scene: previewOf(shotOf({ things: [thing('chart', [0, 1.6, 2], {})] })),
+			setting: { focus, fNumber, blades: 0 },
+			window: {
+				x: besideM * mmPerM,
+				y: 0,
+				widthMm: share * 0.4 * mmPerM,
+				heightMm: share * 0.3 * mmPerM
+			},
+			widthPx: 400,
+			heightPx: 300,
+			showsDiffraction: false
+		};
+		return chartFills({ ...sheet, look: 'chart', chart }, subject);
+	};
+
+	it('fills what its picture is larger than, and not what reaches over its edge', () => {
+		expect(fills(0.9)).toBe(true);
+		expect(fills(1)).toBe(false);
+		expect(fills(0.9, { besideM: 0.02 })).toBe(false);
+		expect(fills(0.4, { besideM: 0.1 })).toBe(true);
+	});
+
+	it('is half as wide turned by 60 degrees', () => {
+		expect(fills(0.6, { turnDeg: 60 })).toBe(false);
+		expect(fills(0.4, { turnDeg: 60 })).toBe(true);
+	});
+
+	it('out of focus the pupil sees around its edge: 15 mm of the sheet at f/1.4, focused twice as far away', () => {
+		const blurred = { planeM: 4, fNumber: 1.4 };
+		expect(fills(0.9, blurred)).toBe(false);
+		expect(fills(0.8, blurred)).toBe(true);
 	});
 });
