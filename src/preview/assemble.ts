@@ -21,8 +21,7 @@ const FROM_PX: readonly (readonly [Detail, number])[] = [
 	['coarse', 40]
 ];
 /** Eyes are what one looks at: they are fine earlier. */
-const FINE_EYES_FROM_PX = 220;
-const NEAR_EYES_FROM_PX = 150;
+const FINE_EYES_FROM_PX = 150;
 const HEAD_M = 0.23;
 
 /** How finely a figure is made for a picture, and its eyes. */
@@ -37,8 +36,7 @@ export const COARSEST: Details = { body: 'coarse', eyes: 'coarse' };
 export function detailsFor(figure: Figure, pxPerMAtOneM: number): Details {
 	const px = (HEAD_M * figure.size * pxPerMAtOneM) / Math.max(figure.head.origin.z, 0.05);
 	const body = FROM_PX.find(([, from]) => px > from)?.[0] ?? 'far';
-	const eyes = px > FINE_EYES_FROM_PX ? 'fine' : px > NEAR_EYES_FROM_PX ? 'near' : body;
-	return { body, eyes };
+	return { body, eyes: px > FINE_EYES_FROM_PX ? 'fine' : body };
 }
 
 /** The parts of a figure. */

@@ -101,8 +101,8 @@ const bump = (x: number, y: number, reach: number) => Math.exp(-(x * x + y * y) 
 
 const NET: Readonly<Record<Detail, readonly [rows: number, columns: number]>> = {
 	fine: [92, 110],
-	near: [46, 56],
-	middle: [32, 40],
+	near: [50, 60],
+	middle: [40, 48],
 	coarse: [14, 17],
 	far: [10, 13]
 };

@@ -143,8 +143,8 @@ function waves({ wave, waves }: Cut, a: number, b: number, c: number): number {
 
 const NET: Readonly<Record<Detail, readonly [rows: number, columns: number]>> = {
 	fine: [64, 120],
-	near: [34, 56],
-	middle: [24, 42],
+	near: [36, 58],
+	middle: [30, 48],
 	coarse: [9, 16],
 	far: [7, 11]
 };
@@ -176,8 +176,8 @@ const strand = (x: number, y: number, z: number, count: number) =>
 export function addEars(clay: Clay, head: HeadMeasures, detail: Detail): void {
 	const [rows, columns] = {
 		fine: [26, 30],
-		near: [12, 16],
-		middle: [8, 12],
+		near: [15, 19],
+		middle: [12, 16],
 		coarse: [4, 5],
 		far: [3, 5]
 	}[detail] as [number, number];
