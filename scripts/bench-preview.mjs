@@ -87,10 +87,10 @@ try {
 		const shot = group(count);
 		const [cold, warm] = await call('times', [shot, again(shot)], SIZE);
 		const naive = await call('anewForEachSample', shot, { ...SIZE, samples: 8 });
-		const perSample = warm.settledMs / warm.samples;
 		const blurred = group(count, WIDE_OPEN);
 		await call('times', [blurred], SIZE);
 		const [wide] = await call('times', [again(blurred)], SIZE);
+		const perSample = wide.settledMs / wide.samples;
 		console.log(
 			`\n${count} ${count === 1 ? 'figure' : 'figures'}, ${SIZE.widthPx} × ${SIZE.heightPx}`
 		);
@@ -101,7 +101,7 @@ try {
 			`  settled, ${warm.samples} samples  ${ratio(warm.settledMs, SETTLED_MS)}; the very first ${Math.round(cold.settledMs)} ms`
 		);
 		console.log(
-			`  settled, ${wide.samples} samples  ${ratio(wide.settledMs, SETTLED_MS)}, at f/1.4; ${(wide.samples / (wide.settledMs / 1000)).toFixed(1)} a second`
+			`  settled, ${wide.samples} samples  ${ratio(wide.settledMs, SETTLED_MS)}, at f/1.4; ${(1000 / perSample).toFixed(1)} a second`
 		);
 		console.log(`  all anew for each    ${(naive / perSample).toFixed(1)} times as long`);
 	}

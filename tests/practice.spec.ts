@@ -45,6 +45,23 @@ test.describe('what blurs a face in the pixels is what the core says of that ver
 		expect(Math.max(...all.map(({ truth }) => truth.discPx))).toBeGreaterThan(8);
 	});
 
+	test('missed by far: wider than its glimpses lie a pixel apart', async ({ lab }) => {
+		const one: Sketch = {
+			people: [ahead('one', 2.4)],
+			focalMm: 50,
+			choices: { fNumberExact: 2, shutterS: 1 / 1000 }
+		};
+		const spreads = { handheldMm: 500, outerPoint: 1, middlePoint: 1 };
+		const { discPx, truth } = await measured(
+			lab,
+			one,
+			{ longSidePx: 6000, seed: 3, frames: 12, spreads },
+			{ frame: 5, personId: 'one', landmark: 'left-eye' }
+		);
+		expect(truth.discPx).toBeGreaterThan(15);
+		expectAsTrue(discPx, truth.discPx);
+	});
+
 	test('shake: as long as it should be, and in its direction', async ({ lab }) => {
 		const shaken: Sketch = {
 			people: [ahead('one', 2.4)],

@@ -25,9 +25,10 @@ const LEAST_ON_CHARTS = 64;
 /** Besides faces, which are looked at closely, there may be so many; a few more where nobody is seen. */
 const MOST_BESIDES = 32;
 const MOST_ALONE = 64;
-/** Neighbours may lie this far apart in the blur of what is no face, px; of a face such a part of it. */
+/** Neighbours may lie this far apart in the blur of what is no face, px. */
 const BESIDES_APART_PX = 2;
-const FACES_APART = 1 / 12;
+/** Across the blur of a face no more than so many are needed, however wide it is. */
+const MOST_ACROSS_FACES = 12;
 /** The least blur is so many drawn pixels wide: drawing it coarsely adds a fiftieth to it. */
 const LEAST_DISC_DRAWN = 10;
 const MOST_COARSENESS = 8;
@@ -60,8 +61,8 @@ export function finenessOf(subject: Subject): Fineness {
 			.map(({ centre }) => discsBetween(subject, centre.z - 0.01, centre.z + 0.01))
 	]);
 	const low = shows('chart') ? LEAST_ON_CHARTS : heads.length > 0 ? LEAST_ON_FACES : LEAST_GLIMPSES;
-	const ofFaces = samplesForDisc(Math.min(faces.most, 1 / FACES_APART));
-	const moving = ofFaces + Math.ceil((faces.most + 1) * streakPx);
+	const still = samplesForDisc(Math.min(faces.most, MOST_ACROSS_FACES));
+	const moving = still + Math.ceil((faces.most + 1) * streakPx);
 	const forBesides = samplesForDisc(besides.most / BESIDES_APART_PX);
 	const mostBesides = figures.length > 0 ? MOST_BESIDES : MOST_ALONE;
 	const least = Math.min(faces.least, besides.least);

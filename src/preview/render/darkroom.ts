@@ -79,7 +79,7 @@ export class Darkroom {
 		this.#uniforms.uKernel.value = texture;
 		this.#uniforms.uRadius.value = kernel.radius;
 		this.#fitCanvas(subject);
-		const purpose = { hasLamps: exposure.paintLamps !== null, spreads: kernel.radius > 0 };
+		const purpose = { ...purposeOf(exposure), spreads: kernel.radius > 0 };
 		this.#program(developing(purpose)).run(this.#renderer, null);
 		texture.dispose();
 	}
@@ -95,10 +95,7 @@ export class Darkroom {
 		uOrigin.value.set(sensor.left, sensor.bottom);
 		uSeed.value = sensor.seed;
 		this.#fitCanvas(size);
-		const purpose = {
-			hasLamps: exposure.paintLamps !== null,
-			isEnlarged: subject.widthPx < size.widthPx
-		};
+		const purpose = { ...purposeOf(exposure), isEnlarged: subject.widthPx < size.widthPx };
 		this.#program(sensing(purpose)).run(this.#renderer, null);
 	}
 
@@ -122,7 +119,7 @@ export class Darkroom {
 		const { widthPx, heightPx } = subject;
 		this.#prepare(subject, exposure);
 		const target = floatTarget(widthPx, heightPx);
-		this.#program(exposing({ hasLamps: exposure.paintLamps !== null })).run(this.#renderer, target);
+		this.#program(exposing(purposeOf(exposure))).run(this.#renderer, target);
 		const pixels = new Float32Array(widthPx * heightPx * 4);
 		this.#renderer.readRenderTargetPixels(target, 0, 0, widthPx, heightPx, pixels);
 		target.dispose();
@@ -162,6 +159,8 @@ export interface Gathered {
 	/** Adds the points of light to a target; null without any. */
 	readonly paintLamps: ((target: WebGLRenderTarget) => void) | null;
 }
+
+const purposeOf = ({ paintLamps }: Gathered) => ({ hasLamps: paintLamps !== null });
 
 /** How a sensor reads a part of a picture. */
 export interface SensorReading {

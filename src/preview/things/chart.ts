@@ -80,10 +80,19 @@ export function chartMeshes(
 	return [mesh([paper], false), mesh(chart.drawing.shapes, true)];
 }
 
-/** How much of the window lies beyond its edges through the pixel, the lens's own softness and the like, shares. */
-const MARGIN = 1.04;
+/** A window with what the pixel and the lens's own softness let in over its edges, over its size. */
+const LET_IN = 1.04;
+const CORNERS = [
+	[-1, -1],
+	[1, -1],
+	[1, 1],
+	[-1, 1]
+] as const;
 
-/** Whether a chart fills a window whichever point of the pupil it is seen from, so that nothing behind it shows. */
+/**
+ * Whether a chart fills a window whichever point of the pupil it is seen from, so that nothing behind it shows: it is
+ * flat, so that the outermost rays of all decide.
+ */
 export function chartFills(thing: PreviewThing, subject: Subject): boolean {
 	const { chart, centre, widthM, heightM } = thing;
 	const { setting, window, streakMm = 0 } = subject;
@@ -92,32 +101,22 @@ export function chartFills(thing: PreviewThing, subject: Subject): boolean {
 	const [right, up] = sidesOf(chart);
 	const normal = cross(right, up);
 	const radiusM = pupilRadiusM(setting);
-	const [halfX, halfY] = [window.widthMm, window.heightMm].map(
-		(mm) => (MARGIN * mm) / 2 + streakMm
-	);
-	return SIDES.every((x) =>
-		SIDES.every((y) => {
-			const slopeX = (window.x + x * (halfX as number)) / imageDistanceMm;
-			const slopeY = (window.y + y * (halfY as number)) / imageDistanceMm;
-			return SIDES.every((ax) =>
-				SIDES.every((ay) => {
-					// the ray from a point of the pupil to where the window's corner lies in focus
-					const pupil = { x: ax * radiusM, y: ay * radiusM, z: 0 };
-					const ray = { x: slopeX - pupil.x / planeM, y: slopeY - pupil.y / planeM, z: 1 };
-					const depthM = dot(normal, subtract(centre, pupil)) / dot(normal, ray);
-					const at = subtract(along(pupil, ray, depthM), centre);
-					return (
-						depthM > 0 &&
-						Math.abs(dot(at, right)) <= widthM / 2 &&
-						Math.abs(dot(at, up)) <= heightM / 2
-					);
-				})
-			);
-		})
-	);
+	const halfX = (LET_IN * window.widthMm) / 2 + streakMm;
+	const halfY = (LET_IN * window.heightMm) / 2 + streakMm;
+	return CORNERS.every(([aside, over]) => {
+		const slopeX = (window.x + aside * halfX) / imageDistanceMm;
+		const slopeY = (window.y + over * halfY) / imageDistanceMm;
+		return CORNERS.every(([pupilX, pupilY]) => {
+			// the ray from a corner around the pupil to where the window's corner lies in focus
+			const from = { x: pupilX * radiusM, y: pupilY * radiusM, z: 0 };
+			const ray = { x: slopeX - from.x / planeM, y: slopeY - from.y / planeM, z: 1 };
+			const depthM = dot(normal, subtract(centre, from)) / dot(normal, ray);
+			const at = subtract(along(from, ray, depthM), centre);
+			const isOnIt = Math.abs(dot(at, right)) <= widthM / 2 && Math.abs(dot(at, up)) <= heightM / 2;
+			return depthM > 0 && isOnIt;
+		});
+	});
 }
-
-const SIDES = [-1, 1] as const;
 
 /** To the right and up along the chart, in the camera's coordinates. */
 function sidesOf({ turnDeg, tiltDeg }: Chart): readonly [right: Vec3, up: Vec3] {
