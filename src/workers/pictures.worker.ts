@@ -48,35 +48,41 @@ export type PicturesQuestions = {
 	};
 };
 
-/** So many of 24 megapixels are 0.2 GB; one when nobody has asked for a while, ms. */
-const MOST_HELD = 2;
-const HELD_AT_REST = 1;
-const REST_MS = 3000;
 const QUALITY = 0.85;
 
+/** The picture that was asked for last, or the two that are compared: one of 24 megapixels is 0.1 GB. None after a rest, ms. */
+const REST_MS = 3000;
 const held = new Map<string, Promise<ImageBitmap | null>>();
 
-/** The picture of a file, kept while it is one of the last few that were asked for. */
-function opened(file: Blob, key: string): Promise<ImageBitmap | null> {
-	const known = held.get(key);
-	held.delete(key);
-	const opening = known ?? openPicture(file).then((one) => (one.ok ? one.picture.bitmap : null));
-	held.set(key, opening);
-	giveBack(MOST_HELD);
-	clearTimeout(resting);
-	resting = setTimeout(() => giveBack(HELD_AT_REST), REST_MS);
-	return opening;
+/** The pictures of some files; those of all others are given back first. */
+function opened(...files: readonly Keyed[]): Promise<(ImageBitmap | null)[]> {
+	const wanted = new Set(files.map(({ key }) => key));
+	for (const [key, picture] of held) {
+		if (wanted.has(key)) continue;
+		held.delete(key);
+		picture.then((bitmap) => bitmap?.close()).catch(() => undefined);
+	}
+	return Promise.all(
+		files.map(({ file, key }) => {
+			const picture =
+				held.get(key) ?? openPicture(file).then((one) => (one.ok ? one.picture.bitmap : null));
+			held.set(key, picture);
+			// a file that could not be read may be read the next time
+			picture.catch(() => held.delete(key));
+			return picture;
+		})
+	);
 }
 
+/** What was asked last: one after another, so that nothing is given back that is still looked at. */
+let last: Promise<unknown> = Promise.resolve();
 let resting: ReturnType<typeof setTimeout> | undefined;
-
-/** Gives pictures back but for so many, those that were asked for first. */
-function giveBack(most: number): void {
-	for (const [other, picture] of held) {
-		if (held.size <= most) break;
-		held.delete(other);
-		void picture.then((bitmap) => bitmap?.close());
-	}
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+	const done = last.then(work);
+	last = done.catch(() => undefined);
+	clearTimeout(resting);
+	resting = setTimeout(() => (last = last.then(() => opened())), REST_MS);
+	return done;
 }
 
 serve<PicturesQuestions>({
@@ -90,23 +96,30 @@ serve<PicturesQuestions>({
 			bitmap.close();
 		}
 	},
-	async small({ file, longPx, key }) {
-		const whole = await opened(file, key);
-		return whole && smaller(whole, longPx, QUALITY);
-	},
-	async follow({ from, pointing, into }) {
-		const origin = await opened(from.file, from.key);
-		if (!origin) return null;
-		const first = new Pyramid(origin);
-		if (from.key === into.key) return followed(first, pointing, first);
-		const other = await opened(into.file, into.key);
-		return other && followed(first, pointing, new Pyramid(other));
-	},
-	async piece({ file, key, piece: { x, y, widthPx, heightPx } }) {
-		const whole = await opened(file, key);
-		if (!whole) return null;
-		const [left, top] = [Math.round(x - widthPx / 2), Math.round(y - heightPx / 2)];
-		const cut = await createImageBitmap(whole, left, top, widthPx, heightPx);
-		return transfer(cut, [cut]);
-	}
+	small: ({ file, longPx, key }) =>
+		inTurn(async () => {
+			const [whole] = await opened({ file, key });
+			return whole ? smaller(whole, longPx, QUALITY) : null;
+		}),
+	follow: ({ from, pointing, into }) =>
+		inTurn(async () => {
+			const [origin, other] = await opened(from, into);
+			if (!origin || !other) return null;
+			const first = new Pyramid(origin);
+			const second = from.key === into.key ? first : new Pyramid(other);
+			try {
+				return followed(first, pointing, second);
+			} finally {
+				first.dispose();
+				second.dispose();
+			}
+		}),
+	piece: ({ file, key, piece: { x, y, widthPx, heightPx } }) =>
+		inTurn(async () => {
+			const [whole] = await opened({ file, key });
+			if (!whole) return null;
+			const [left, top] = [Math.round(x - widthPx / 2), Math.round(y - heightPx / 2)];
+			const cut = await createImageBitmap(whole, left, top, widthPx, heightPx);
+			return transfer(cut, [cut]);
+		})
 });

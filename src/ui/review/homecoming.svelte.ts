@@ -27,12 +27,12 @@ export interface HomeFile {
 
 /** Frames that belong to no job are kept under this one. */
 export const NO_JOB = 'no job';
-/** Frames are kept in lots: one by one the store would be asked for too often. */
-const LOT = 12;
-/** So many files are taken in at once: the browser looks each of them up. */
-const TAKEN_AT_ONCE = 40;
+/** Frames are kept in lots: one by one the store would be asked too often, many at once would hold the page up. */
+const LOT = 4;
+/** So many files are taken in at once: each is looked up by the browser and gets its place on the page. */
+const TAKEN_AT_ONCE = 12;
 /** A worker that has measured so many is ended, and another begins: what it no longer uses is given back at once. */
-const MOST_BY_ONE = 15;
+const MOST_BY_ONE = 10;
 
 /**
  * The frames of a job that came home: opened, measured two at a time, kept. It goes on while one is elsewhere. Files
@@ -127,8 +127,9 @@ export class Homecoming {
 		this.#control = new AbortController();
 		const { signal } = this.#control;
 		await Promise.all(
-			measuringPorts.map(async (port) => {
-				let done = 0;
+			measuringPorts.map(async (port, i) => {
+				// not both at once: for a moment the old and the new one are there
+				let done = (i * MOST_BY_ONE) >> 1;
 				for (let next = this.#take(); next && !signal.aborted; next = this.#take()) {
 					if (++done % MOST_BY_ONE === 0) port.stop();
 					const { id, name, file } = next;
