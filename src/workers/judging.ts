@@ -19,7 +19,7 @@ const port = new WorkerPort<JudgingQuestions>(
 );
 
 /** So many frames are told at once: the page is not held up meanwhile. */
-const AT_ONCE = 6;
+const AT_ONCE = 2;
 
 const numbers = new WeakMap<MeasuredFrame, number>();
 let lastNumber = 0;

@@ -67,9 +67,13 @@
 							{@const face = one.reviewed.faces[i] ?? null}
 							{@const mark = faceMark(face)}
 							{@const words = faceWords(face)}
-							<td class={tone(mark)} class:now={one.file.id === view.file?.id} title={words}>
-								<span aria-hidden="true">{mark}</span><span class="sr-only">{words}</span>
-							</td>
+							<!-- one element a cell: there are thousands -->
+							<td
+								class={tone(mark)}
+								class:now={one.file.id === view.file?.id}
+								title={words}
+								aria-label={words}>{mark}</td
+							>
 						{/each}
 					</tr>
 				{/each}
