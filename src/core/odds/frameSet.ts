@@ -1,31 +1,36 @@
-import { FEW_LOST, SOME_LOST, type ShutterLimits } from '../study/candidate';
+import type { ShutterLimits } from '../study/candidate';
 import { bendFactor, vergenceOfImage } from '../optics/focus';
 import { imageOf, type Conditions, type PersonConditions } from './conditions';
 import type { Draws } from './draws';
+import { limitsOf } from './shutterLimits';
 import { WorstPoints, type Blurs } from './worstPoints';
 
-/** No picture of people by hand is taken slower. Common practice, no source. */
-const SLOWEST_S = 1 / 30;
-
-/** The accidents of one frame. */
-export interface Accidents {
-	/** Camera forward, m. */
+/** What happened to the camera in one frame. */
+interface CameraAccidents {
+	/** Forward, m. */
 	readonly cameraM: number;
 	/** Image distance focused at, mm. */
 	readonly imageMm: number;
 	/** mm/s on the sensor. */
 	readonly shakeMmPerS: number;
+}
+
+/** The accidents of one frame. */
+export interface Accidents extends CameraAccidents {
 	/** Those with a target first, in the order of the conditions, then the others. */
 	readonly people: readonly PersonAccidents[];
 }
 
-/** What one person did in one frame. */
-interface PersonAccidents {
-	readonly personId: string;
+/** How one person moved in one frame. */
+interface Moved {
 	/** Away from the camera, m. */
 	readonly awayM: number;
 	/** Across the frame, mm/s. */
 	readonly speedMmPerS: number;
+}
+
+interface PersonAccidents extends Moved {
+	readonly personId: string;
 	readonly isShut: boolean;
 }
 
@@ -40,6 +45,11 @@ export class FrameSet {
 	/** Played once more when single targets are asked for: many sets are only asked for shares. */
 	#blurs: Blurs | null = null;
 	readonly #isWrong: Uint8Array;
+	/** By place among the people of the shot: the frames in which their eyes are shut. */
+	readonly #shut = new Map<number, Uint8Array>();
+	/** Frames in which somebody who counts has their eyes shut. */
+	#blinks: Uint8Array | null = null;
+	#open: Uint32Array | null = null;
 	#isLost: Uint8Array | null = null;
 	/**
 	 * Camera forward, m; image distance focused at, mm; a person away, m, those who decide nothing only
@@ -48,7 +58,8 @@ export class FrameSet {
 	readonly #cameraM: Float64Array;
 	readonly #imageMm: Float64Array;
 	readonly #personM: Float64Array[];
-	readonly #times: readonly Float64Array[];
+	readonly #times: Float64Array[];
+	readonly #shake: Float64Array;
 	#limits: ShutterLimits | null = null;
 
 	constructor(conditions: Conditions, draws: Draws) {
@@ -59,7 +70,8 @@ export class FrameSet {
 		this.#cameraM = this.#sway();
 		this.#imageMm = this.#focusing();
 		this.#personM = people.map((person) => this.#alongAxis(person));
-		this.#times = people.map(({ index, speedSpread }) => draws.speed(index, speedSpread));
+		this.#times = people.map((person) => this.#speeds(person));
+		this.#shake = draws.shake();
 		this.#worst = new WorstPoints(this.#play(), draws.frames);
 	}
 
@@ -73,9 +85,8 @@ export class FrameSet {
 		const count = targets.length;
 		const disc = new Float64Array(this.frames * count);
 		const streak = new Float64Array(this.frames * count);
-		const shake = this.draws.shake();
 		const planePerM = this.#imageMm.map((imageMm) => vergenceOfImage(focalMm, imageMm));
-		const shaken = shake.map((scale) => (shakeMmPerS * scale) ** 2);
+		const shaken = this.#shake.map((scale) => (shakeMmPerS * scale) ** 2);
 		const still = new Float64Array(this.frames);
 		targets.forEach(({ depthM, asideM, allowedMm, owner }, target) => {
 			const away = this.#personM[owner] ?? still;
@@ -165,30 +176,58 @@ export class FrameSet {
 	}
 
 	#wrongOrShut(): Uint8Array {
-		const lost = this.#isWrong.slice();
-		const { people, shutChance } = this.conditions;
-		for (const { counts, blinks, index } of people) {
-			if (!counts || !blinks) continue;
-			this.draws.ofPerson(index, 'lids').forEach((part, frame) => {
-				if (part < shutChance) lost[frame] = 1;
-			});
-		}
-		return lost;
+		return this.#isWrong.map((isWrong, frame) => isWrong | Number(this.hasBlink(frame)));
+	}
+
+	/** Whether every target of a frame is sharp. */
+	areSharp(frame: number, fNumber: number, standsForS: number): boolean {
+		return this.#worst.areSharp(frame, fNumber, standsForS);
 	}
 
 	/** Whether somebody who counts has their eyes shut. */
 	hasBlink(frame: number): boolean {
-		return this.conditions.people.some(({ counts }, i) => counts && this.isShut(frame, i));
+		this.#blinks ??= this.#blinking();
+		return this.#blinks[frame] === 1;
+	}
+
+	#blinking(): Uint8Array {
+		const blinks = new Uint8Array(this.frames);
+		for (const person of this.conditions.people) {
+			if (!person.counts) continue;
+			this.#shutOf(person).forEach((isShut, frame) => {
+				if (isShut === 1) blinks[frame] = 1;
+			});
+		}
+		return blinks;
 	}
 
 	/** Whether a person's eyes are shut; place among the people with a target. */
 	isShut(frame: number, person: number): boolean {
-		return this.#isShut(frame, this.conditions.people[person] as PersonConditions);
+		return this.#shutOf(this.conditions.people[person] as PersonConditions)[frame] === 1;
 	}
 
-	#isShut(frame: number, { blinks, index }: PersonConditions): boolean {
-		const lids = this.draws.ofPerson(index, 'lids')[frame] as number;
-		return blinks && lids < this.conditions.shutChance;
+	#shutOf({ blinks, index }: PersonConditions): Uint8Array {
+		const known = this.#shut.get(index);
+		if (known) return known;
+		const shut = new Uint8Array(this.frames);
+		const { shutChance } = this.conditions;
+		if (blinks) {
+			this.draws.ofPerson(index, 'lids').forEach((part, frame) => {
+				if (part < shutChance) shut[frame] = 1;
+			});
+		}
+		this.#shut.set(index, shut);
+		return shut;
+	}
+
+	/** For each person in how many frames their eyes are open and the camera took what was meant. */
+	get openFrames(): Uint32Array {
+		this.#open ??= Uint32Array.from(this.conditions.people, (person) => {
+			const shut = this.#shutOf(person);
+			return this.#isWrong.filter((isWrong, frame) => isWrong + (shut[frame] as number) === 0)
+				.length;
+		});
+		return this.#open;
 	}
 
 	/**
@@ -221,39 +260,39 @@ export class FrameSet {
 		).sort();
 	}
 
+	/** What happened in a frame to the camera. */
+	cameraAccidents(frame: number): CameraAccidents {
+		return {
+			cameraM: this.#cameraM[frame] as number,
+			imageMm: this.#imageMm[frame] as number,
+			shakeMmPerS: this.conditions.shakeMmPerS * (this.#shake[frame] as number)
+		};
+	}
+
+	/** How a person moved; place among those with a target. A thing, -1, stays where it is. */
+	movedIn(frame: number, person: number): Moved {
+		return {
+			awayM: this.#personM[person]?.[frame] ?? 0,
+			speedMmPerS:
+				(this.conditions.people[person]?.speedMmPerS ?? 0) * (this.#times[person]?.[frame] ?? 0)
+		};
+	}
+
 	/** What happened in a frame. */
 	accidents(frame: number): Accidents {
-		const at = (values: Float64Array): number => values[frame] as number;
 		return {
-			cameraM: at(this.#cameraM),
-			imageMm: at(this.#imageMm),
-			shakeMmPerS: this.conditions.shakeMmPerS * at(this.draws.shake()),
+			...this.cameraAccidents(frame),
 			people: [...this.conditions.people, ...this.conditions.others].map((person, i) => ({
 				personId: person.personId,
-				awayM: at((this.#personM[i] ??= this.#alongAxis(person))),
-				speedMmPerS: person.speedMmPerS * at(this.draws.speed(person.index, person.speedSpread)),
-				isShut: this.#isShut(frame, person)
+				awayM: (this.#personM[i] ??= this.#alongAxis(person))[frame] as number,
+				speedMmPerS:
+					person.speedMmPerS * ((this.#times[i] ??= this.#speeds(person))[frame] as number),
+				isShut: this.#shutOf(person)[frame] === 1
 			}))
 		};
 	}
-}
 
-/** @param slowest the slowest shutter that saves each frame, s, fastest first */
-function limitsOf(slowest: Float64Array): ShutterLimits {
-	const frames = slowest.length;
-	const losing = (share: number) =>
-		Math.min(SLOWEST_S, slowest[Math.min(frames - 1, Math.floor(share * frames))] as number);
-	return {
-		fewS: losing(FEW_LOST),
-		someS: losing(SOME_LOST),
-		lossAt(shutterS) {
-			let [low, high] = [0, frames];
-			while (low < high) {
-				const middle = (low + high) >> 1;
-				if ((slowest[middle] as number) < shutterS) low = middle + 1;
-				else high = middle;
-			}
-			return low / frames;
-		}
-	};
+	#speeds({ index, speedSpread }: PersonConditions): Float64Array {
+		return this.draws.speed(index, speedSpread);
+	}
 }

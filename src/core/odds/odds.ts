@@ -80,7 +80,7 @@ export function oddsOfAll(
 function countedOf({ scene, fNumber }: Take, set: FrameSet, shutterS: number): Odds {
 	const { people, targets } = set.conditions;
 	const misses = new Uint32Array(targets.length);
-	const hits = new Uint32Array(people.length);
+	const hits = set.openFrames.slice();
 	const spoilt = new Uint32Array(CAUSES.length);
 	const isMissed = new Uint8Array(people.length);
 	let sharp = 0;
@@ -89,7 +89,8 @@ function countedOf({ scene, fNumber }: Take, set: FrameSet, shutterS: number): O
 		const i = CAUSES.indexOf(cause);
 		spoilt[i] = (spoilt[i] as number) + 1;
 	};
-	for (let frame = 0; frame < set.frames; frame++) {
+	/** Looks at every target; the worst that is not sharp, or -1. */
+	const missedIn = (frame: number): number => {
 		isMissed.fill(0);
 		let worst = 1;
 		let worstTarget = -1;
@@ -101,15 +102,23 @@ function countedOf({ scene, fNumber }: Take, set: FrameSet, shutterS: number): O
 			if (owner >= 0) isMissed[owner] = 1;
 			if (excess > worst) [worst, worstTarget] = [excess, i];
 		}
-		const isWrong = set.isWrong(frame);
-		for (let i = 0; i < people.length; i++) {
-			if (!isWrong && isMissed[i] === 0 && !set.isShut(frame, i)) hits[i] = (hits[i] as number) + 1;
+		return worstTarget;
+	};
+	for (let frame = 0; frame < set.frames; frame++) {
+		const worstTarget = set.areSharp(frame, fNumber, shutterS) ? -1 : missedIn(frame);
+		if (set.isWrong(frame)) {
+			blame('wrong-place');
+			continue;
 		}
-		const isSharp = !isWrong && worstTarget < 0;
-		if (isSharp) sharp += 1;
-		if (isWrong) blame('wrong-place');
-		else if (worstTarget >= 0) blame(causeAt(set, frame, worstTarget, fNumber, shutterS));
-		else if (set.hasBlink(frame)) blame('blinking');
+		if (worstTarget >= 0) {
+			for (let i = 0; i < people.length; i++) {
+				if (isMissed[i] === 1 && !set.isShut(frame, i)) hits[i] = (hits[i] as number) - 1;
+			}
+			blame(causeAt(set, frame, worstTarget, fNumber, shutterS));
+			continue;
+		}
+		sharp += 1;
+		if (set.hasBlink(frame)) blame('blinking');
 		else keepers += 1;
 	}
 	const { frames } = set;
@@ -138,6 +147,9 @@ function countedOf({ scene, fNumber }: Take, set: FrameSet, shutterS: number): O
 	};
 }
 
+/** Causes that are weighed against each other. */
+const WEIGHED = ['camera', 'people', 'focusing', 'reframing', 'motion', 'shake'] as const;
+
 /** What weighs most at a target that failed; the depth when it fails without any accident. */
 function causeAt(
 	set: FrameSet,
@@ -149,28 +161,28 @@ function causeAt(
 	const { conditions } = set;
 	const { focalMm, plannedM, planeM, targets } = conditions;
 	const { depthM, asideM, owner, allowedMm } = targets[target] as (typeof targets)[number];
-	const accidents = set.accidents(frame);
-	const discMm = (atM: number, imageMm: number): number => {
+	const { cameraM, imageMm, shakeMmPerS } = set.cameraAccidents(frame);
+	const { awayM, speedMmPerS } = set.movedIn(frame, owner);
+	const discMm = (atM: number, focusMm: number): number => {
 		const bend = bendFactor(conditions.fieldBend, atM / Math.hypot(atM, asideM));
-		const plane = vergenceOfImage(focalMm, imageMm) / bend;
-		const lens = { focalMm, imageDistanceMm: imageMm };
+		const plane = vergenceOfImage(focalMm, focusMm) / bend;
+		const lens = { focalMm, imageDistanceMm: focusMm };
 		return defocusMm(lens, fNumber, Math.abs(vergence(atM) - plane));
 	};
 	const plannedMm = imageOf(conditions, plannedM);
 	const planned = discMm(depthM, plannedMm);
 	if (planned > allowedMm) return 'depth';
-	const off = (atM: number, imageMm: number) => Math.abs(discMm(atM, imageMm) - planned);
-	const { awayM = 0, speedMmPerS = 0 } = accidents.people[owner] ?? {};
+	const off = (atM: number, focusMm: number) => Math.abs(discMm(atM, focusMm) - planned);
 	const focusedMm = imageOf(conditions, planeM);
-	const weights: readonly (readonly [Cause, number])[] = [
-		['camera', off(depthM - accidents.cameraM, plannedMm)],
-		['people', off(depthM + awayM, plannedMm)],
-		['focusing', off(depthM, plannedMm + accidents.imageMm - focusedMm)],
-		['reframing', off(depthM, focusedMm)],
-		['motion', (shutterS * speedMmPerS * accidents.imageMm) / (1000 * depthM)],
-		['shake', shutterS * accidents.shakeMmPerS]
+	const weights = [
+		off(depthM - cameraM, plannedMm),
+		off(depthM + awayM, plannedMm),
+		off(depthM, plannedMm + imageMm - focusedMm),
+		off(depthM, focusedMm),
+		(shutterS * speedMmPerS * imageMm) / (1000 * depthM),
+		shutterS * shakeMmPerS
 	];
-	return weights.reduce((most, one) => (one[1] > most[1] ? one : most))[0];
+	return WEIGHED[weights.indexOf(Math.max(...weights))] ?? WEIGHED[0];
 }
 
 /** How bad the frame is that the likely bad one stands for: nine in ten are better. */
