@@ -2,7 +2,7 @@ import type { AdviceData, MoveMade, MoveMadeOf } from '$core/format/advice';
 import type { Shot } from '$core/format/shot';
 import { isoWords, shutterWords } from './light';
 import { isPlural, nameOfId, namesOf, personName } from './names';
-import { detailLength, distance, fStop, smallLength, stopsInWords, type Units } from './numbers';
+import { distance, fineLength, fStop, smallLength, stopsInWords, type Units } from './numbers';
 
 /** Advice as one would say it to oneself or to the people. */
 
@@ -37,7 +37,7 @@ const MOVES: Sayings = {
 	'hang-higher': ({ byM, thingId }, shot, units) =>
 		`Hang the ${nameOfId(shot, thingId)} ${smallLength(byM, units)} higher, above them`,
 	larger: ({ detailMm, thingId }, shot, units) =>
-		`Make the ${nameOfId(shot, thingId)} larger: ${detailLength(detailMm, units)} to be read`,
+		`Make the ${nameOfId(shot, thingId)} larger: ${fineLength(detailMm, units)} to be read`,
 	'f-number': ({ isWider }) => (isWider ? 'Open up' : 'Stop down'),
 	'other-lens': ({ lens, focalMm, backM }, _, units) => {
 		const what = `${lens}${focalMm === null ? '' : ` at ${Math.round(focalMm)} mm`}`;

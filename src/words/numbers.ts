@@ -24,15 +24,9 @@ export function smallLength(metres: number, units: Units): string {
 	return `${(inches / 12).toFixed(1)} ft`;
 }
 
-/** The size of a detail in the scene: "43 mm", "1.7 in". */
-/** A length that was measured to the millimetre: "12 mm", "0.5 in". */
+/** A length to the millimetre, whichever way it goes: "43 mm", "1.7 in". */
 export const fineLength = (mm: number, units: Units): string =>
 	units === 'm' ? `${Math.round(Math.abs(mm))} mm` : `${(Math.abs(mm) / 25.4).toFixed(1)} in`;
-
-export const detailLength = (sizeMm: number, units: Units): string =>
-	units === 'm'
-		? `${Math.round(sizeMm)} mm`
-		: `${((sizeMm / 1000 / METRES_PER_FOOT) * 12).toFixed(1)} in`;
 
 /** How a length of the files is shown and typed: in which unit, how much one of it is, how finely. */
 export interface Scale {

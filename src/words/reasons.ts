@@ -4,7 +4,7 @@ import { isoWords, powerWords, shutterWords } from './light';
 import { nameOf, nameOfId, namesOf } from './names';
 import {
 	stopsInWords,
-	detailLength,
+	fineLength,
 	distance,
 	fStop,
 	shareInWords,
@@ -75,7 +75,7 @@ const REASONS: Sayings = {
 			: `${left}: too much, the worst blur would be ${worstRatio.toFixed(1)} of what is allowed.`;
 	},
 	box: ({ boxMm }, { units }) =>
-		`A focus box covers ${detailLength(boxMm, units)} there, more than an eye: it may settle on brow, lashes or nose. Use a smaller one, or magnify.`,
+		`A focus box covers ${fineLength(boxMm, units)} there, more than an eye: it may settle on brow, lashes or nose. Use a smaller one, or magnify.`,
 	'outer-point': () =>
 		'That focus point is an outer one, less sensitive than the middle one: give it contrast, and check.',
 	'mode-single': () => 'Single focusing, and release at once: waiting moves you and them.',

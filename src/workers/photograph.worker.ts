@@ -20,13 +20,13 @@ export type Look =
 export type PhotographQuestions = {
 	/** Fetches what finds faces, so that it is there when a photograph is. */
 	readonly prepare: { question: undefined; partial: never; answer: undefined };
-	/** Who is in a photograph; tells how much of it is looked at, 0 to 1. */
 	/** Where everybody stands; null for whom no head fits. */
 	readonly stand: {
 		question: { readonly heads: readonly FoundHead[]; readonly lens: PhotographLens };
 		partial: never;
 		answer: (StandingHead | null)[];
 	};
+	/** Who is in a photograph; tells how much of it is looked at, 0 to 1. */
 	readonly look: { question: { readonly file: Blob }; partial: number; answer: Look };
 };
 

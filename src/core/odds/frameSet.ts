@@ -1,38 +1,10 @@
 import type { ShutterLimits } from '../study/candidate';
 import { bendFactor, vergenceOfImage } from '../optics/focus';
+import type { Accidents, CameraAccidents, Moved } from './accidents';
 import { imageOf, type Conditions, type PersonConditions } from './conditions';
 import type { Draws } from './draws';
 import { limitsOf } from './shutterLimits';
 import { WorstPoints, type Blurs } from './worstPoints';
-
-/** What happened to the camera in one frame. */
-interface CameraAccidents {
-	/** Forward, m. */
-	readonly cameraM: number;
-	/** Image distance focused at, mm. */
-	readonly imageMm: number;
-	/** mm/s on the sensor. */
-	readonly shakeMmPerS: number;
-}
-
-/** The accidents of one frame. */
-export interface Accidents extends CameraAccidents {
-	/** Those with a target first, in the order of the conditions, then the others. */
-	readonly people: readonly PersonAccidents[];
-}
-
-/** How one person moved in one frame. */
-interface Moved {
-	/** Away from the camera, m. */
-	readonly awayM: number;
-	/** Across the frame, mm/s. */
-	readonly speedMmPerS: number;
-}
-
-interface PersonAccidents extends Moved {
-	readonly personId: string;
-	readonly isShut: boolean;
-}
 
 /**
  * The frames of one focus: each with its own focusing, sway, shake and motion. Defocus goes with 1/N
@@ -41,8 +13,8 @@ interface PersonAccidents extends Moved {
 export class FrameSet {
 	readonly conditions: Conditions;
 	readonly draws: Draws;
-	readonly #worst: WorstPoints;
-	/** Played once more when single targets are asked for: many sets are only asked for shares. */
+	#worst: WorstPoints | null = null;
+	/** Kept only when single targets are asked for: many sets are only asked for shares. */
 	#blurs: Blurs | null = null;
 	readonly #isWrong: Uint8Array;
 	/** By place among the people of the shot: the frames in which their eyes are shut. */
@@ -72,14 +44,21 @@ export class FrameSet {
 		this.#personM = people.map((person) => this.#alongAxis(person));
 		this.#times = people.map((person) => this.#speeds(person));
 		this.#shake = draws.shake();
-		this.#worst = new WorstPoints(this.#play(), draws.frames);
 	}
 
 	get frames(): number {
 		return this.draws.frames;
 	}
 
-	/** What becomes of every target in every frame. */
+	/** What becomes of every target in every frame; kept from then on. */
+	get blurs(): Blurs {
+		return (this.#blurs ??= this.#play());
+	}
+
+	get #worstPoints(): WorstPoints {
+		return (this.#worst ??= new WorstPoints(this.#blurs ?? this.#play(), this.frames));
+	}
+
 	#play(): Blurs {
 		const { targets, people, focalMm, fieldBend, shakeMmPerS } = this.conditions;
 		const count = targets.length;
@@ -168,9 +147,10 @@ export class FrameSet {
 	}
 
 	#shareOf(isLost: Uint8Array, fNumber: number, standsForS: number): number {
+		const worst = this.#worstPoints;
 		let sharp = 0;
 		for (let frame = 0; frame < this.frames; frame++) {
-			if (isLost[frame] === 0 && this.#worst.areSharp(frame, fNumber, standsForS)) sharp += 1;
+			if (isLost[frame] === 0 && worst.areSharp(frame, fNumber, standsForS)) sharp += 1;
 		}
 		return sharp / this.frames;
 	}
@@ -181,7 +161,7 @@ export class FrameSet {
 
 	/** Whether every target of a frame is sharp. */
 	areSharp(frame: number, fNumber: number, standsForS: number): boolean {
-		return this.#worst.areSharp(frame, fNumber, standsForS);
+		return this.#worstPoints.areSharp(frame, fNumber, standsForS);
 	}
 
 	/** Whether somebody who counts has their eyes shut. */
@@ -224,8 +204,11 @@ export class FrameSet {
 	get openFrames(): Uint32Array {
 		this.#open ??= Uint32Array.from(this.conditions.people, (person) => {
 			const shut = this.#shutOf(person);
-			return this.#isWrong.filter((isWrong, frame) => isWrong + (shut[frame] as number) === 0)
-				.length;
+			let open = 0;
+			for (let frame = 0; frame < this.frames; frame++) {
+				if (shut[frame] === 0 && !this.isWrong(frame)) open += 1;
+			}
+			return open;
 		});
 		return this.#open;
 	}
@@ -237,7 +220,7 @@ export class FrameSet {
 	 */
 	excess(frame: number, target: number, fNumber: number, standsForS: number): number {
 		const at = frame * this.conditions.targets.length + target;
-		const { disc, streak } = (this.#blurs ??= this.#play());
+		const { disc, streak } = this.blurs;
 		return (
 			(disc[at] as number) / (fNumber * fNumber) + (streak[at] as number) * standsForS * standsForS
 		);
@@ -255,8 +238,9 @@ export class FrameSet {
 
 	/** The slowest shutter that saves each frame with half the room, s, fastest first. */
 	#halfway(): Float64Array {
+		const worst = this.#worstPoints;
 		return Float64Array.from({ length: this.frames }, (_, frame) =>
-			Math.sqrt(0.5 / this.#worst.mostStreak(frame))
+			Math.sqrt(0.5 / worst.mostStreak(frame))
 		).sort();
 	}
 

@@ -6,10 +6,11 @@ import { vergence } from '../optics/vergence';
 import { standsForS } from '../study/light';
 import type { Landmark } from '../tables/landmarks';
 import type { Spreads } from '../tables/spreads';
+import type { Accidents } from './accidents';
 import { framesFor95, wilson, type Interval } from './certainty';
 import { imageOf, type Handling } from './conditions';
 import { drawsOf } from './draws';
-import type { Accidents, FrameSet } from './frameSet';
+import type { FrameSet } from './frameSet';
 import { FrameSets } from './frameSets';
 
 /** The odds of a plan: how many frames are keepers, and what spoils the others. */
@@ -79,6 +80,8 @@ export function oddsOfAll(
 /** Looks at every frame. */
 function countedOf({ scene, fNumber }: Take, set: FrameSet, shutterS: number): Odds {
 	const { people, targets } = set.conditions;
+	const { disc, streak } = set.blurs;
+	const [wide, long] = [1 / (fNumber * fNumber), shutterS * shutterS];
 	const misses = new Uint32Array(targets.length);
 	const hits = set.openFrames.slice();
 	const spoilt = new Uint32Array(CAUSES.length);
@@ -95,7 +98,8 @@ function countedOf({ scene, fNumber }: Take, set: FrameSet, shutterS: number): O
 		let worst = 1;
 		let worstTarget = -1;
 		for (let i = 0; i < targets.length; i++) {
-			const excess = set.excess(frame, i, fNumber, shutterS);
+			const at = frame * targets.length + i;
+			const excess = (disc[at] as number) * wide + (streak[at] as number) * long;
 			if (excess <= 1) continue;
 			misses[i] = (misses[i] as number) + 1;
 			const owner = targets[i]?.owner ?? -1;

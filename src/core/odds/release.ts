@@ -8,10 +8,11 @@ import type { Scene } from '../study/scene';
 import type { CameraSettings } from '../study/settings';
 import { takenByCamera } from '../study/leftToItself';
 import type { Spreads } from '../tables/spreads';
+import type { Accidents } from './accidents';
 import { DECIDING_FRAMES } from './chanceOf';
 import { imageOf } from './conditions';
 import { drawsOf } from './draws';
-import type { Accidents, FrameSet } from './frameSet';
+import type { FrameSet } from './frameSet';
 import { FrameSets } from './frameSets';
 
 /** One release of the shutter as it happened: everything that is needed to draw the frame. */

@@ -176,12 +176,12 @@ export class PlanView {
 		return this.kit.lensesFor(this.shot.body);
 	}
 
-	/** How much one's own hands and focusing spread. */
 	/** Of the lens, where it was measured on the bench. */
 	get sharpness(): Sharpness | null {
 		const { lenses } = this.kit.contents;
 		return lenses.find(({ lens }) => lens.name === this.shot.lens.name)?.sharpness ?? null;
 	}
+	/** How much one's own hands and focusing spread. */
 	get spreads(): Spreads {
 		return this.kit.contents.spreads;
 	}
