@@ -6,7 +6,8 @@ import { ahead, person, shotOf } from '$tests/support/shots';
 import { slackOf } from '../study/slack';
 import { takeOf } from '$tests/support/solved';
 import { framesFor95, nobodyBlinks, wilson } from './certainty';
-
+import { drawsOf } from './draws';
+import { FrameSets } from './frameSets';
 import { likelyBadFrame, oddsOf, type Otherwise } from './odds';
 import { Random } from '../numeric/random';
 import { ASSUMED, SPREADS, type Spreads } from '../tables/spreads';
@@ -223,5 +224,54 @@ describe('laws', () => {
 			expect(initial).toBeLessThanOrEqual(high);
 			expect(meaning.length).toBeGreaterThan(4);
 		}
+	});
+});
+
+describe('the counting', () => {
+	it('tells what a look at every target and every pair of lids of every frame tells', () => {
+		const people = [0, 1, 2].map((i) =>
+			person(`p${i}`, [0.3 * (i - 1), 1.6, 2.2 + 0.1 * i], {
+				motion: i === 1 ? 'restless' : 'still'
+			})
+		);
+		const shot = shotOf({ people, lens: LENSES.portrait85, focalMm: 85 });
+		const take = takeOf({ ...shot, choices: { ...shot.choices, focusBy: 'area' } });
+		const frames = 2000;
+		const set = new FrameSets(ASSUMED, () => drawsOf(1, frames)).of(take);
+		const { people: counted, targets } = set.conditions;
+		expect(counted).toHaveLength(3);
+		const shutterS = 1 / 200;
+		const open = new Map<string, number>();
+		const missed = targets.map(() => 0);
+		let [sharp, keepers] = [0, 0];
+		for (let frame = 0; frame < frames; frame++) {
+			const isSoft = targets.map((_, i) => set.excess(frame, i, take.fNumber, shutterS) > 1);
+			isSoft.forEach((is, i) => (missed[i] = (missed[i] ?? 0) + Number(is)));
+			const isMeant = !set.isWrong(frame);
+			const shut = set.accidents(frame).people.filter((one) => one.isShut);
+			if (isMeant && !isSoft.includes(true)) {
+				sharp += 1;
+				if (shut.length === 0) keepers += 1;
+			}
+			counted.forEach(({ personId }, owner) => {
+				const isSeen = !targets.some((target, i) => target.owner === owner && isSoft[i]);
+				if (isMeant && isSeen && !shut.some((one) => one.personId === personId))
+					open.set(personId, (open.get(personId) ?? 0) + 1);
+			});
+		}
+		const told = oddsOf(take, frames, 1, ASSUMED, { shutterS });
+		expect(told.share * frames).toBeCloseTo(keepers, 6);
+		expect(told.sharpShare * frames).toBeCloseTo(sharp, 6);
+		expect(told.hardest?.missed).toBe(Math.max(...missed) / frames);
+		for (const { personId, share } of told.people) {
+			expect(share * frames, personId).toBeCloseTo(open.get(personId) ?? 0, 6);
+		}
+		// there is something of everything to count
+		expect(keepers).toBeGreaterThan(100);
+		expect(sharp).toBeGreaterThan(keepers);
+		expect(sharp).toBeLessThan(0.8 * frames);
+		const causes = told.causes.map(({ cause }) => cause);
+		for (const cause of ['wrong-place', 'blinking'] as const) expect(causes).toContain(cause);
+		expect(told.causes.reduce((sum, { share }) => sum + share, told.share)).toBeCloseTo(1, 9);
 	});
 });

@@ -181,6 +181,7 @@ export class PlanView {
 		const { lenses } = this.kit.contents;
 		return lenses.find(({ lens }) => lens.name === this.shot.lens.name)?.sharpness ?? null;
 	}
+
 	/** How much one's own hands and focusing spread. */
 	get spreads(): Spreads {
 		return this.kit.contents.spreads;
