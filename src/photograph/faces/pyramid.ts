@@ -47,9 +47,12 @@ export class Pyramid {
 		);
 	}
 
-	/** Gives the halved pictures back at once: whoever collects what is not used any more does not see how large they are. */
+	/**
+	 * Gives the halved pictures back at once: whoever collects what is not used any more does not see how large they
+	 * are. The whole one stays with whom it belongs to.
+	 */
 	dispose(): void {
-		for (const level of this.#levels) {
+		for (const level of this.#levels.slice(1)) {
 			if (!(level instanceof OffscreenCanvas)) continue;
 			level.width = 0;
 			level.height = 0;
