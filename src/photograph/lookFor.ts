@@ -38,9 +38,10 @@ export async function lookFor(
 	pauses: Pauses,
 	helper: Helper | null = null
 ): Promise<SeenPhotograph> {
+	const pyramid = new Pyramid(bitmap);
 	try {
 		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
-		const found = await findFaces(models, new Pyramid(bitmap), pauses, helper);
+		const found = await findFaces(models, pyramid, pauses, helper);
 		const faces = found.map((points) => {
 			const { leftIris, rightIris } = points;
 			return {
@@ -51,9 +52,10 @@ export async function lookFor(
 				irisPx: (leftIris.widthPx + rightIris.widthPx) / 2
 			};
 		});
-		const small = await smaller(bitmap, SHOWN_PX, QUALITY);
+		const small = await smaller(pyramid.atLeast(SHOWN_PX), SHOWN_PX, QUALITY);
 		return { size, facts, faces: faces.toSorted((a, b) => a.x - b.x), small };
 	} finally {
+		pyramid.dispose();
 		bitmap.close();
 	}
 }

@@ -129,7 +129,7 @@ export class Homecoming {
 		await Promise.all(
 			measuringPorts.map(async (port, i) => {
 				// not both at once: for a moment the old and the new one are there
-				let done = (i * MOST_BY_ONE) >> 1;
+				let done = Math.floor((i * MOST_BY_ONE) / measuringPorts.length);
 				for (let next = this.#take(); next && !signal.aborted; next = this.#take()) {
 					if (++done % MOST_BY_ONE === 0) port.stop();
 					const { id, name, file } = next;
