@@ -1,3 +1,5 @@
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { WorkerPort } from './port';
 import { serve } from './protocol';
@@ -8,6 +10,7 @@ type Sums = {
 	sum: { question: readonly number[]; partial: number; answer: number };
 	forever: { question: null; partial: number; answer: never };
 	broken: { question: null; partial: never; answer: never };
+	list: { question: number; partial: never; answer: readonly number[] };
 };
 
 /** What became of the work that never ends. */
@@ -37,7 +40,8 @@ function start(): Worker {
 			},
 			broken() {
 				throw new Error('no such shot');
-			}
+			},
+			list: (length) => Array.from({ length }, (_, i) => i)
 		},
 		port2
 	);
@@ -86,6 +90,22 @@ describe('a worker that is asked', () => {
 		control.abort(new Error('another question came'));
 		await expect(asked).rejects.toThrow('another question came');
 		await vi.waitFor(() => expect(ended).toEqual(['taken back']));
+	});
+
+	it('keeps no answer that nobody needs any more', async () => {
+		setFlagsFromString('--expose-gc');
+		const collect = runInNewContext('gc') as () => void;
+		const port = new WorkerPort<Sums>(start);
+		const control = new AbortController();
+		const asked = async () => new WeakRef(await port.ask('list', 1000, { signal: control.signal }));
+		const answers = [await asked(), await asked()];
+		await vi.waitFor(() => {
+			collect();
+			expect(answers.filter((one) => one.deref() !== undefined)).toHaveLength(0);
+		});
+		// the worker and whoever may take a question back are still there
+		expect(workers).toHaveLength(1);
+		expect(control.signal.aborted).toBe(false);
 	});
 
 	it('is not even started for a question that was taken back before', async () => {

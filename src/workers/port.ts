@@ -25,8 +25,8 @@ export interface Answering<S extends Record<string, QA>> {
 interface Running {
 	readonly worker: Worker;
 	readonly service: Remote<Service>;
-	/** Rejects when the worker cannot be loaded or dies. */
-	readonly failed: Promise<never>;
+	/** Tells everybody who waits that the worker cannot be loaded or died. */
+	readonly waiting: Set<(why: Error) => void>;
 }
 
 /** A worker that is started when first asked, and anew after it failed. */
@@ -53,21 +53,23 @@ export class WorkerPort<S extends Record<string, QA>> implements Answering<S> {
 		const told = proxy((partial: S[K]['partial']) => {
 			if (!signal?.aborted) tell?.(partial);
 		});
-		const takenBack = new Promise<never>((_, reject) => {
-			signal?.addEventListener(
-				'abort',
-				() => {
-					// one that has died needs no telling
-					if (this.#running === running) void running.service.cancel(ticket);
-					reject(signal.reason as Error);
-				},
-				{ once: true }
-			);
-		});
 		const answer = running.service.ask(name, question, ticket, told);
-		// what comes of it after it was taken back concerns nobody
-		answer.catch(() => {});
-		return (await Promise.race([answer, running.failed, takenBack])) as S[K]['answer'];
+		// no race with a promise that lives as long as the worker: that would keep every answer as long
+		return new Promise((resolve, reject) => {
+			const takeBack = () => {
+				// one that has died needs no telling
+				if (this.#running === running) void running.service.cancel(ticket);
+				reject(signal?.reason as Error);
+			};
+			running.waiting.add(reject);
+			signal?.addEventListener('abort', takeBack);
+			const forget = () => {
+				running.waiting.delete(reject);
+				signal?.removeEventListener('abort', takeBack);
+			};
+			// what comes of it after it was taken back concerns nobody
+			void answer.then(resolve as (answer: unknown) => void, reject).finally(forget);
+		});
 	}
 
 	/** Ends the worker; the next question starts another. */
@@ -80,14 +82,14 @@ export class WorkerPort<S extends Record<string, QA>> implements Answering<S> {
 
 	#run(): Running {
 		const worker = this.#start();
-		const failed = new Promise<never>((_, reject) => {
-			worker.addEventListener('error', (event) => {
-				event.preventDefault();
-				this.stop();
-				reject(new Error(event.message || 'this part of the app could not be loaded'));
-			});
+		const waiting: Running['waiting'] = new Set();
+		worker.addEventListener('error', (event) => {
+			event.preventDefault();
+			this.stop();
+			const why = event.message || 'this part of the app could not be loaded';
+			for (const reject of waiting) reject(new Error(why));
+			waiting.clear();
 		});
-		failed.catch(() => {});
-		return { worker, service: wrap<Service>(worker), failed };
+		return { worker, service: wrap<Service>(worker), waiting };
 	}
 }
