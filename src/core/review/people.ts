@@ -41,11 +41,7 @@ export function peopleIn(frames: readonly Pick<MeasuredFrame, 'faces'>[]): {
 export function matched(known: readonly Place[], seen: readonly Place[]): (number | null)[] {
 	const moved = bestMove(known, seen);
 	const pairs = seen.flatMap((one, i) =>
-		known.map((other, k) => ({
-			i,
-			k,
-			away: away(other, { ...one, x: one.x - moved.x, y: one.y - moved.y })
-		}))
+		known.map((other, k) => ({ i, k, away: away(other, one, moved.x, moved.y) }))
 	);
 	const whose: (number | null)[] = seen.map(() => null);
 	for (const { i, k, away } of pairs.toSorted((a, b) => a.away - b.away)) {
@@ -55,11 +51,13 @@ export function matched(known: readonly Place[], seen: readonly Place[]): (numbe
 	return whose;
 }
 
-/** In widths of a face; as good as endless where their sizes differ too much. */
-function away(a: Place, b: Place): number {
-	const times = Math.max(a.widthPx, b.widthPx) / Math.min(a.widthPx, b.widthPx);
-	if (times > MOST_TIMES) return Infinity;
-	return Math.hypot(a.x - b.x, a.y - b.y) / Math.max(a.widthPx, b.widthPx);
+/** How far a seen place is from a known one after it was moved back, in widths of a face; endless where their sizes differ too much. */
+function away(known: Place, seen: Place, movedX: number, movedY: number): number {
+	const larger = Math.max(known.widthPx, seen.widthPx);
+	if (larger > MOST_TIMES * Math.min(known.widthPx, seen.widthPx)) return Infinity;
+	const x = known.x - (seen.x - movedX);
+	const y = known.y - (seen.y - movedY);
+	return Math.sqrt(x * x + y * y) / larger;
 }
 
 /** How far all of them moved together: of the moves that bring one onto another the one that suits most. */
@@ -68,14 +66,29 @@ function bestMove(known: readonly Place[], seen: readonly Place[]): { x: number;
 	for (const other of known) {
 		for (const one of seen) {
 			const [x, y] = [one.x - other.x, one.y - other.y];
-			const cost = seen.reduce((sum, face) => {
-				const at = { ...face, x: face.x - x, y: face.y - y };
-				return sum + Math.min(MOST_AWAY, ...known.map((place) => away(place, at)));
-			}, 0);
 			// of two that suit alike the shorter one
-			const all = cost + Math.hypot(x, y) / other.widthPx / 100;
-			if (all < best.cost) best = { x, y, cost: all };
+			const ofLength = Math.hypot(x, y) / other.widthPx / 100;
+			const cost = ofLength + costOf(known, seen, x, y, best.cost - ofLength);
+			if (cost < best.cost) best = { x, y, cost };
 		}
 	}
 	return best;
+}
+
+/** How badly a move suits everybody; as soon as that is more than anybody asks for, no more is looked at. */
+function costOf(
+	known: readonly Place[],
+	seen: readonly Place[],
+	x: number,
+	y: number,
+	most: number
+): number {
+	let cost = 0;
+	for (const face of seen) {
+		let nearest = MOST_AWAY;
+		for (const place of known) nearest = Math.min(nearest, away(place, face, x, y));
+		cost += nearest;
+		if (cost > most) break;
+	}
+	return cost;
 }

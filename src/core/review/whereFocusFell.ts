@@ -43,7 +43,7 @@ const NINE_OF_TEN = 4;
 const TAIL = 4;
 /** The pixel and the lens blur what is in focus, too: so much is measured of it, px. */
 const IN_FOCUS_PX = 0.7;
-const seenPx = (discPx: number): number => Math.hypot(discPx, IN_FOCUS_PX);
+const seenPx = (discPx: number): number => Math.sqrt(discPx * discPx + IN_FOCUS_PX ** 2);
 
 /** Defocus of something so far out of focus, 1/m, px. */
 function pxOver({ focalMm, fNumber, pxPerMm }: TakenWith, planeM: number, perM: number): number {
@@ -85,13 +85,20 @@ export function whereFocusFell(points: readonly BlurAt[], lens: TakenWith): Focu
 	const beyond = (BEYOND * farthestPx + LEAST_BEYOND_PX) / pxOf1;
 	const from = vergence(Math.max(...depths)) - beyond;
 	const to = vergence(Math.min(...depths)) + beyond;
+	// what of them no focus changes, once
+	const blurs = points.map(({ depthM, sigmaM, discPx, sigmaPx }) => ({
+		perM: vergence(depthM),
+		discPx,
+		perPx: 1 / Math.hypot(sigmaPx, (pxOf1 * sigmaM) / depthM ** 2)
+	}));
 	const sumAt = (perM: number): number => {
-		const planeM = depthOfVergence(Math.max(LEAST_PER_M, perM));
-		return points.reduce((sum, { depthM, sigmaM, discPx, sigmaPx }) => {
-			const off = discPx - seenPx(pxOver(lens, planeM, Math.abs(vergence(depthM) - perM)));
-			const spreads = off / Math.hypot(sigmaPx, (pxOf1 * sigmaM) / depthM ** 2);
-			return sum + TAIL * Math.log1p(spreads ** 2 / TAIL);
-		}, 0);
+		const perMPx = pxOver(lens, depthOfVergence(Math.max(LEAST_PER_M, perM)), 1);
+		let sum = 0;
+		for (const blur of blurs) {
+			const spreads = (blur.discPx - seenPx(perMPx * Math.abs(blur.perM - perM))) * blur.perPx;
+			sum += TAIL * Math.log1p((spreads * spreads) / TAIL);
+		}
+		return sum;
 	};
 	const sums = Array.from({ length: STEPS + 1 }, (_, i) => {
 		const perM = from + ((to - from) * i) / STEPS;
