@@ -7,8 +7,12 @@ const finite = z.number();
 const share = z.number().min(0).max(1);
 
 const SpreadSchema = z.strictObject({ xx: finite, yy: finite, xy: finite });
+/** There are thousands of them: numbers in one piece take a quarter of the room, and go from thread to thread at once. */
+const PowerSchema = z
+	.union([z.instanceof(Float32Array), z.array(finite).transform((list) => Float32Array.from(list))])
+	.refine((power) => power.length <= 400 && power.every(Number.isFinite));
 const SpectrumSchema = z.strictObject({
-	power: z.array(finite).max(400).readonly(),
+	power: PowerSchema,
 	noise: finite.positive(),
 	scale: finite.positive(),
 	sidePx: z.int().positive()

@@ -7,7 +7,7 @@ import type { Patch } from './patch';
  */
 export interface Spectrum {
 	/** Power against that of the mean light, in rings of frequency and ways over half a turn; 0 where nothing is known. */
-	readonly power: readonly number[];
+	readonly power: Float32Array<ArrayBuffer>;
 	/** Of the noise, in every one of them. */
 	readonly noise: number;
 	/** Pixels of the picture to one of the patch. */
@@ -102,7 +102,7 @@ export function spectrumOf({ light, sidePx, scale }: Patch): Spectrum | null {
 	if (!(mean > 0)) return null;
 	each((at, weight, value) => (real[at] = weight * (value / mean - 1)));
 	transformSquare(real, imaginary, side);
-	const power = new Array<number>(RINGS * WAYS).fill(0);
+	const power = new Float64Array(RINGS * WAYS);
 	const layout = layoutOf(side);
 	const noisy = new Float64Array(layout.length);
 	let noisyCount = 0;
@@ -114,7 +114,7 @@ export function spectrumOf({ light, sidePx, scale }: Patch): Spectrum | null {
 	const sorted = noisy.subarray(0, noisyCount).sort();
 	const places = placesOf(side);
 	return {
-		power: power.map((value, i) => (places[i] ? value / (places[i] as number) : 0)),
+		power: Float32Array.from(power, (value, i) => (places[i] ? value / (places[i] as number) : 0)),
 		noise: Math.max(LEAST_NOISE, (sorted[noisyCount >> 1] as number) / MEDIAN_OVER_MEAN),
 		scale,
 		sidePx: side
