@@ -1,4 +1,4 @@
-import { linearFit } from '../numeric/linearFit';
+import { EquationSum } from '../numeric/linearFit';
 import { frequencyOf, placesOf, RINGS, WAYS, type Spectrum } from './spectrum';
 import { meanSquare, type Spread } from './spread';
 
@@ -23,12 +23,11 @@ const SETTLED = 0.01;
  */
 export function difference(first: Spectrum, second: Spectrum, firstPx: number): Spread | null {
 	if (first.scale !== second.scale) return null;
-	const equations = equationsOf(first, second);
+	weigh(first, second);
 	let answer: Spread | null = null;
 	let most = Infinity;
 	for (let round = 0; round < ROUNDS; round++) {
-		const used = equations.filter(({ f }) => f < most);
-		const fit = used.length >= LEAST_PLACES ? linearFit(used) : null;
+		const fit = fitBelow(most);
 		if (!fit) break;
 		const [xx, yy, xy] = fit as [number, number, number];
 		answer = { xx, yy, xy };
@@ -49,19 +48,34 @@ const PLACES = Array.from({ length: RINGS * WAYS }, (_, i) => {
 	return { f, terms: [fx * fx, fy * fy, 2 * fx * fy, 1] };
 });
 
-/** How far the power falls at each place that noise does not hide in either. */
-function equationsOf(first: Spectrum, second: Spectrum) {
+/** Of the two spectra that are compared now: how far the power falls at each place, and how much that counts. */
+const falls = new Float64Array(PLACES.length);
+const weights = new Float64Array(PLACES.length);
+
+/** Fills both; what noise hides in either counts for nothing. */
+function weigh(first: Spectrum, second: Spectrum): void {
 	const [firstPlaces, secondPlaces] = [placesOf(first.sidePx), placesOf(second.sidePx)];
-	return PLACES.flatMap(({ f, terms }, i) => {
+	for (let i = 0; i < PLACES.length; i++) {
+		weights[i] = 0;
 		const a = (first.power[i] as number) / first.noise - 1;
 		const b = (second.power[i] as number) / second.noise - 1;
 		const count = Math.min(firstPlaces[i] as number, secondPlaces[i] as number);
 		const over = Math.min(a, b);
-		if (count === 0 || over < OVER_NOISE) return [];
+		if (count === 0 || over < OVER_NOISE) continue;
 		const fall = Math.log((a * first.noise) / (b * second.noise));
-		const value = (DISC_OVER_VARIANCE * fall) / (2 * Math.PI) ** 2;
-		return [{ f, terms, value, weight: Math.sqrt(count) * Math.min(1, over / WELL_OVER_NOISE) }];
+		falls[i] = (DISC_OVER_VARIANCE * fall) / (2 * Math.PI) ** 2;
+		weights[i] = Math.sqrt(count) * Math.min(1, over / WELL_OVER_NOISE);
+	}
+}
+
+/** The spread that makes the power fall so at the frequencies below one, and a constant; null where too few places tell. */
+function fitBelow(most: number): number[] | null {
+	const sum = new EquationSum(4);
+	PLACES.forEach(({ f, terms }, i) => {
+		const weight = weights[i] as number;
+		if (weight > 0 && f < most) sum.add(terms, falls[i] as number, weight);
 	});
+	return sum.count >= LEAST_PLACES ? sum.solved() : null;
 }
 
 /** A disc's diameter is four of its spreads along one axis. */

@@ -86,10 +86,13 @@ const CANDIDATES = 8;
 
 /** Which is sharper than the others, by the sum of the differences. */
 function sharpestOf(frames: readonly Measured[]): number | null {
-	const fine = frames.map(({ spectrum }) => (spectrum ? fineness(spectrum) : -Infinity));
-	const least = fine.toSorted((a, b) => b - a)[CANDIDATES - 1] ?? -Infinity;
+	const finest = frames
+		.flatMap(({ spectrum }, i) => (spectrum ? [{ i, fine: fineness(spectrum) }] : []))
+		.toSorted((a, b) => b.fine - a.fine)
+		.slice(0, CANDIDATES);
+	const candidates = new Set(finest.map(({ i }) => i));
 	const sums = frames.map(({ spectrum }, i) =>
-		spectrum && (fine[i] as number) >= least
+		spectrum && candidates.has(i)
 			? frames.reduce((sum, other) => {
 					const more = other.spectrum && moreBlurred(spectrum, other.spectrum);
 					const square = more ? meanSquare(more) : 0;

@@ -15,8 +15,9 @@ const DAMPING = 1e-3;
 const STRONGER = 8;
 const WEAKER = 1 / 5;
 const MOST_DAMPING = 1e12;
-/** A step that changes so little, of a value's own scale, is the last one. */
+/** A step that changes so little is the last one: of a value's own scale, or of what is left. */
 const SMALL = 1e-12;
+const FLAT = 1e-10;
 
 /**
  * The values at which residuals are least, in the sum of their squares. Source: Marquardt, "An algorithm
@@ -35,8 +36,9 @@ export function leastSquares(
 	let left = residuals(values);
 	let cost = sumOfSquares(left);
 	let damping = DAMPING;
+	let equations = normalEquations(residuals, values, left, scales);
 	for (let step = 0; step < MOST_STEPS && damping < MOST_DAMPING; step++) {
-		const { normal, gradient } = normalEquations(residuals, values, left, scales);
+		const { normal, gradient } = equations;
 		const damped = normal.map((row, i) =>
 			row.map((one, k) => (i === k ? one * (1 + damping) + Number.MIN_VALUE : one))
 		);
@@ -44,19 +46,21 @@ export function leastSquares(
 		const next = change && values.map((value, i) => value - (change[i] as number));
 		const nextLeft = next && residuals(next);
 		const nextCost = nextLeft ? sumOfSquares(nextLeft) : Infinity;
+		const isStill =
+			Math.abs(cost - nextCost) <= FLAT * cost ||
+			change?.every((one, i) => Math.abs(one) < SMALL * Math.max(1, Math.abs(values[i] as number)));
 		if (!next || !nextLeft || !(nextCost < cost)) {
+			// shorter steps lead nowhere either
+			if (isStill) break;
 			damping *= STRONGER;
 			continue;
 		}
-		const isStill = change.every(
-			(one, i) => Math.abs(one) < SMALL * Math.max(1, Math.abs(values[i] as number))
-		);
 		[values, left, cost] = [next, nextLeft, nextCost];
 		damping *= WEAKER;
+		equations = normalEquations(residuals, values, left, scales);
 		if (isStill) break;
 	}
-	const { normal } = normalEquations(residuals, values, left, scales);
-	return { values, cost, covariance: inverse(normal) };
+	return { values, cost, covariance: inverse(equations.normal) };
 }
 
 const sumOfSquares = (all: readonly number[]): number =>

@@ -20,6 +20,7 @@ export class Draws {
 	readonly #normals: Float64Array;
 	readonly #known = new Map<number, Float64Array>();
 	readonly #speeds = new Map<string, Float64Array>();
+	readonly #shut = new Map<string, Uint8Array>();
 
 	constructor(seed: number, frames: number) {
 		this.#seed = seed;
@@ -64,6 +65,20 @@ export class Draws {
 		if (known) return known;
 		const made = this.ofPerson(index, 'speed').map((z) => Math.exp(spread * z));
 		this.#speeds.set(key, made);
+		return made;
+	}
+
+	/**
+	 * The frames in which a person's eyes are shut: 1 there, else 0.
+	 *
+	 * @param chance that they are in one frame
+	 */
+	shut(index: number, chance: number): Uint8Array {
+		const key = `${index} ${chance}`;
+		const known = this.#shut.get(key);
+		if (known) return known;
+		const made = Uint8Array.from(this.ofPerson(index, 'lids'), (part) => (part < chance ? 1 : 0));
+		this.#shut.set(key, made);
 		return made;
 	}
 

@@ -17,8 +17,6 @@ export class FrameSet {
 	/** Kept only when single targets are asked for: many sets are only asked for shares. */
 	#blurs: Blurs | null = null;
 	readonly #isWrong: Uint8Array;
-	/** By place among the people of the shot: the frames in which their eyes are shut. */
-	readonly #shut = new Map<number, Uint8Array>();
 	/** Frames in which somebody who counts has their eyes shut. */
 	#blinks: Uint8Array | null = null;
 	#open: Uint32Array | null = null;
@@ -174,9 +172,10 @@ export class FrameSet {
 		const blinks = new Uint8Array(this.frames);
 		for (const person of this.conditions.people) {
 			if (!person.counts) continue;
-			this.#shutOf(person).forEach((isShut, frame) => {
-				if (isShut === 1) blinks[frame] = 1;
-			});
+			const shut = this.#shutOf(person);
+			for (let frame = 0; frame < this.frames; frame++) {
+				if (shut[frame] === 1) blinks[frame] = 1;
+			}
 		}
 		return blinks;
 	}
@@ -187,17 +186,7 @@ export class FrameSet {
 	}
 
 	#shutOf({ blinks, index }: PersonConditions): Uint8Array {
-		const known = this.#shut.get(index);
-		if (known) return known;
-		const shut = new Uint8Array(this.frames);
-		const { shutChance } = this.conditions;
-		if (blinks) {
-			this.draws.ofPerson(index, 'lids').forEach((part, frame) => {
-				if (part < shutChance) shut[frame] = 1;
-			});
-		}
-		this.#shut.set(index, shut);
-		return shut;
+		return this.draws.shut(index, blinks ? this.conditions.shutChance : 0);
 	}
 
 	/** For each person in how many frames their eyes are open and the camera took what was meant. */

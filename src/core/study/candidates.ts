@@ -5,6 +5,7 @@ import { defocusAt } from '../optics/blur';
 import { widestFNumber } from '../optics/fNumber';
 import { focusAt, planeThrough, type FocusedOptic } from '../optics/focus';
 import { offCentreMm, seenFrom, type CameraPoint } from '../geometry/camera';
+import { lazily } from '../numeric/lazily';
 import type { Candidate, Chance, JudgedTarget, Spot } from './candidate';
 import { isMeantSharp, type Scene, type Target } from './scene';
 
@@ -22,21 +23,33 @@ export function spotsOf(scene: Scene): { within: Spot[]; tooClose: Spot[] } {
 	};
 }
 
-/** Focuses on each spot and works out the ratio of every target. */
-export function candidatesOf(scene: Scene, spots: readonly Spot[], chance: Chance): Candidate[] {
-	return spots.map((spot) => {
-		const focus = focusAt(scene.optic, spot.planeM);
-		let worstAtF1 = 0;
-		let keyWorstAtF1 = 0;
-		const judged = scene.targets.map((target): JudgedTarget => {
-			const ratioAtF1 = ratioWideOpen(scene, focus, target);
-			worstAtF1 = Math.max(worstAtF1, ratioAtF1);
-			if (target.isKey) keyWorstAtF1 = Math.max(keyWorstAtF1, ratioAtF1);
-			return { target, ratioAtF1 };
-		});
-		const offCentre = offCentreMm(scene.pose, spot.seen);
-		return { ...spot, focus, offCentreMm: offCentre, judged, worstAtF1, keyWorstAtF1, chance };
-	});
+/** Focuses on each spot and works out the worst ratios; the others when somebody asks for them. */
+export const candidatesOf = (scene: Scene, spots: readonly Spot[], chance: Chance): Candidate[] =>
+	spots.map((spot) => candidateAt(scene, spot, chance));
+
+function candidateAt(scene: Scene, spot: Spot, chance: Chance): Candidate {
+	const focus = focusAt(scene.optic, spot.planeM);
+	let worstAtF1 = 0;
+	let keyWorstAtF1 = 0;
+	for (const target of scene.targets) {
+		const ratioAtF1 = ratioWideOpen(scene, focus, target);
+		worstAtF1 = Math.max(worstAtF1, ratioAtF1);
+		if (target.isKey) keyWorstAtF1 = Math.max(keyWorstAtF1, ratioAtF1);
+	}
+	const judged = lazily((): readonly JudgedTarget[] =>
+		scene.targets.map((target) => ({ target, ratioAtF1: ratioWideOpen(scene, focus, target) }))
+	);
+	return {
+		...spot,
+		focus,
+		offCentreMm: offCentreMm(scene.pose, spot.seen),
+		get judged() {
+			return judged();
+		},
+		worstAtF1,
+		keyWorstAtF1,
+		chance
+	};
 }
 
 /**

@@ -41,8 +41,9 @@ const MOST_BY_ONE = 10;
 export class Homecoming {
 	readonly jobId: string;
 	readonly #shelf: FrameShelf;
-	/** By id, in the order of their names. */
 	readonly #files = new SvelteMap<string, HomeFile>();
+	/** Their ids in the order of their names: sorted when one comes, not whenever one is measured. */
+	#order = $state.raw<readonly string[]>([]);
 	/** Sidecars that were chosen along, by the name that they belong to. */
 	readonly sidecars = new SvelteMap<string, File>();
 	isPaused = $state(false);
@@ -60,7 +61,7 @@ export class Homecoming {
 	}
 
 	readonly files = $derived.by((): readonly HomeFile[] =>
-		[...this.#files.values()].toSorted((a, b) => byName(a.name, b.name))
+		this.#order.flatMap((id) => this.#files.get(id) ?? [])
 	);
 	readonly waiting = $derived.by(() =>
 		this.files.filter(({ measured, file, problem }) => !measured && file && !problem)
@@ -74,6 +75,7 @@ export class Homecoming {
 				const file = this.#files.get(id)?.file ?? null;
 				this.#files.set(id, { id, name: measured.name, file, measured, judgement, problem: '' });
 			}
+			this.#putInOrder();
 		} catch {
 			this.trouble = 'What was measured before cannot be read; the frames are measured anew.';
 		}
@@ -90,6 +92,7 @@ export class Homecoming {
 		for (let i = 0; i < pictures.length; i += TAKEN_AT_ONCE) {
 			if (i > 0) await new Promise<void>((resolve) => whenIdle(resolve));
 			for (const file of pictures.slice(i, i + TAKEN_AT_ONCE)) this.#add(file);
+			this.#putInOrder();
 			if (i === 0 || !this.isPaused) void this.measure();
 		}
 		return files.length - pictures.length - sidecars.length;
@@ -106,6 +109,11 @@ export class Homecoming {
 			judgement: known?.judgement ?? UNJUDGED,
 			problem: ''
 		});
+	}
+
+	#putInOrder(): void {
+		const files = [...this.#files.values()].toSorted((a, b) => byName(a.name, b.name));
+		this.#order = files.map(({ id }) => id);
 	}
 
 	#measuring: Promise<void> | null = null;
@@ -184,6 +192,7 @@ export class Homecoming {
 	/** Takes frames out of the review; the files stay where they are. */
 	forget(ids: readonly string[]): void {
 		for (const id of ids) this.#files.delete(id);
+		this.#putInOrder();
 		this.#shelf.forget(ids).catch((error: unknown) => this.#told(error));
 	}
 
