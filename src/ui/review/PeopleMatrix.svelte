@@ -92,6 +92,8 @@
 	.scroll {
 		overflow: auto;
 		max-width: 100%;
+		/* what happens elsewhere does not paint thousands of cells again */
+		contain: content;
 	}
 	table {
 		border-collapse: collapse;

@@ -1,5 +1,5 @@
 import { SvelteMap } from 'svelte/reactivity';
-import { APART, MARKS, type Judgement, type Mark, type MeasuredFrame } from '$core/format/review';
+import { APART, MARKS, type Judgement, type Mark } from '$core/format/review';
 import type { Body } from '$core/format/shot';
 import { byOrder } from '$core/numeric/order';
 import { clockByAll, intoShots, signOf, type ShotSign } from '$core/review/intoShots';
@@ -9,7 +9,7 @@ import { MARK_WORDS } from '$words/review';
 import type { Kit } from '../kit/kit.svelte';
 import type { Session } from '../keeping/session.svelte';
 import { LongWork } from '../shared/longWork.svelte';
-import type { Group, Judged } from './group';
+import { isSameGroup, judgedOf, NONE_JUDGED, type Group, type Judged } from './group';
 import type { Homecoming, HomeFile } from './homecoming.svelte';
 import { followedIn } from './pictures';
 
@@ -96,11 +96,15 @@ export class ReviewView {
 			{ id: APART, title: 'Apart from the day’s shots', shot: null, files: of(null) },
 			{ id: WAITING, title: 'Not measured yet', shot: null, files: this.home.waiting }
 		];
-		// where a frame may be dragged to is there although nothing is in it
-		return [...shots, ...others].filter(
-			({ id, files }) => files.length > 0 || (this.isDragging && id !== WAITING)
-		);
+		const groups = [...shots, ...others]
+			// where a frame may be dragged to is there although nothing is in it
+			.filter(({ id, files }) => files.length > 0 || (this.isDragging && id !== WAITING))
+			.map((group) => this.#lastGroups.find((last) => isSameGroup(last, group)) ?? group);
+		this.#lastGroups = groups;
+		return groups;
 	});
+	/** A group to which nothing happened stays the same object: with hundreds of frames, nothing of it is drawn again. */
+	#lastGroups: readonly Group[] = [];
 
 	readonly group = $derived.by(
 		(): Group | null =>
@@ -112,24 +116,12 @@ export class ReviewView {
 
 	readonly set = $derived.by(() => (this.group && this.sets.get(this.group.id)) ?? null);
 
-	/** The files of a group that its set knows, which may be of a moment ago. */
-	judgedIn({ id, files }: Group): Judged[] {
-		const frames = this.sets.get(id)?.frames ?? [];
-		const keyOf = ({ name, localMs }: MeasuredFrame) => `${localMs} ${name}`;
-		const places = Object.fromEntries(frames.map(({ frame }, index) => [keyOf(frame), index]));
-		return files.flatMap((file) => {
-			const index = file.measured ? places[keyOf(file.measured)] : undefined;
-			const reviewed = index === undefined ? undefined : frames[index];
-			return reviewed && index !== undefined ? [{ file, reviewed, index }] : [];
-		});
-	}
-
-	/** Those of the open group, by id. */
+	/** How the files of the open group were judged, by id. */
 	readonly judged = $derived.by((): ReadonlyMap<string, Judged> => {
-		const { group } = this;
-		const entries = group ? this.judgedIn(group).map((one) => [one.file.id, one] as const) : [];
-		return new SvelteMap(entries);
+		this.#lastJudged = this.group ? judgedOf(this.group, this.set, this.#lastJudged) : NONE_JUDGED;
+		return this.#lastJudged;
 	});
+	#lastJudged = NONE_JUDGED;
 
 	/** The files of the open group as they are shown. */
 	readonly files = $derived.by((): readonly HomeFile[] => {
