@@ -139,6 +139,24 @@ describe('the difference of two frames of the same thing', () => {
 		const ranked = [0, 1, 2, 3].sort((a, b) => (orders[a] as number) - (orders[b] as number));
 		expect(ranked).toEqual([1, 3, 0, 2]);
 	});
+
+	it('orders a long series, though not every frame is compared with every other', () => {
+		const random = new Random(10);
+		const sharp = texture(6);
+		const sigmas = Array.from({ length: 40 }, (_, i) => [1.2, 0.4, 2, 0.8][i % 4] as number);
+		const frames = sigmas.map((sigma) => {
+			const light = smoothed(sharp.light, SIDE, sigma).map((v) => v + 0.002 * random.normal());
+			const patch = { ...sharp, light };
+			return { edges: edgeSpread(patch), spectrum: spectrumOf(patch) };
+		});
+		// and copies of them: nothing tells one from the other
+		const orders = spreadsInSet([...frames, ...frames]).map((one) => one?.order ?? NaN);
+		const ranked = [...sigmas, ...sigmas]
+			.map((sigma, i) => ({ sigma, order: orders[i] as number }))
+			.sort((a, b) => a.order - b.order)
+			.map(({ sigma }) => sigma);
+		expect(ranked).toEqual([...sigmas, ...sigmas].sort((a, b) => a - b));
+	});
 });
 
 describe('a spread', () => {

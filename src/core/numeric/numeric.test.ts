@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { besselJ1, FIRST_ZERO_OF_J1, jinc } from './bessel';
 import { lastHolding } from './bisect';
+import { leastSquares } from './leastSquares';
 import { piecewise } from './piecewise';
 
 describe('the first Bessel function', () => {
@@ -22,6 +23,34 @@ describe('the first Bessel function', () => {
 	it('has its first zero at 3.8317 (table 9.5), and 2 J1(x)/x is 1 at 0', () => {
 		expect(besselJ1(FIRST_ZERO_OF_J1)).toBeCloseTo(0, 4);
 		expect(jinc(0)).toBe(1);
+	});
+});
+
+describe('nonlinear least squares', () => {
+	// Misra1a of the Statistical Reference Datasets (NIST), from memory; its certified values to ten digits
+	const X = [
+		77.6, 114.9, 141.1, 190.8, 239.9, 289, 332.8, 378.4, 434.8, 477.3, 536.8, 593.1, 689.1, 760
+	];
+	const Y = [
+		10.07, 14.73, 17.94, 23.93, 29.61, 35.18, 40.02, 44.82, 50.76, 55.05, 61.01, 66.4, 75.47, 81.78
+	];
+	const residuals = (values: readonly number[]) => {
+		const [top, rate] = values as [number, number];
+		return X.map((x, i) => (Y[i] as number) - top * (1 - Math.exp(-rate * x)));
+	};
+
+	it.each([
+		[500, 1e-4],
+		[250, 5e-4]
+	])('finds the certified values from %d and %d', (top, rate) => {
+		const { values, cost, covariance } = leastSquares(residuals, [top, rate], [100, 1e-3]);
+		expect((values[0] as number) / 238.94212918).toBeCloseTo(1, 6);
+		expect((values[1] as number) / 5.5015643181e-4).toBeCloseTo(1, 6);
+		expect(cost / 0.12455138894).toBeCloseTo(1, 8);
+		const variance = cost / (X.length - 2);
+		const deviations = [0, 1].map((i) => Math.sqrt(variance * (covariance?.[i]?.[i] as number)));
+		expect((deviations[0] as number) / 2.7070075241).toBeCloseTo(1, 5);
+		expect((deviations[1] as number) / 7.2668688436e-6).toBeCloseTo(1, 5);
 	});
 });
 
