@@ -114,6 +114,8 @@
 	}
 	button[aria-pressed='true'] {
 		outline: 2px solid var(--ink);
+		/* what lies outside is not painted */
+		outline-offset: -2px;
 	}
 	.dropped :global(img) {
 		opacity: 0.35;

@@ -146,7 +146,8 @@
 	}
 	p {
 		position: absolute;
-		padding: 1rem;
+		bottom: 0;
+		padding: 0.5rem 1rem;
 	}
 	.picture {
 		position: relative;
