@@ -75,7 +75,7 @@ function bestMove(known: readonly Place[], seen: readonly Place[]): { x: number;
 	return best;
 }
 
-/** How badly a move suits everybody; as soon as that is more than anybody asks for, no more is looked at. */
+/** How badly a move suits everybody together; once that is more than `most`, nobody else is looked at. */
 function costOf(
 	known: readonly Place[],
 	seen: readonly Place[],

@@ -1,6 +1,6 @@
 import type { ThingResult } from '../format/plan';
 import type { Thing } from '../format/shot';
-import { patternContrast, smearMm } from '../optics/contrast';
+import { defocusContrast, patternContrast, smearMm } from '../optics/contrast';
 import type { FocusedOptic } from '../optics/focus';
 import { defocusAt } from '../optics/blur';
 import type { Scene, SeenThing } from './scene';
@@ -69,6 +69,22 @@ function patternOf(
 	return { smear, contrast, state: stateOfContrast(contrast) };
 }
 
+/** Whether its pattern becomes so. Tried for every focus at every f-number: mostly the blur alone decides. */
+function becomesState(
+	scene: Scene,
+	seenThing: SeenThing,
+	focus: FocusedOptic,
+	fNumber: number,
+	wanted: ReturnType<typeof stateOfContrast>
+): boolean {
+	const { thing, seen } = seenThing;
+	const smear = smearMm(focus, fNumber, seen.depthM, seen.cosOffAxis);
+	const atMost = stateOfContrast(defocusContrast(smear, thing.detailMm));
+	if (atMost === 'dissolved') return wanted === 'dissolved';
+	if (atMost === 'recognisable' && wanted === 'readable') return false;
+	return patternOf(scene, seenThing, focus, fNumber).state === wanted;
+}
+
 /** Whether a thing in the frame becomes what it should. What hides it takes long to find out and is asked last. */
 export function becomesWanted(
 	scene: Scene,
@@ -82,7 +98,7 @@ export function becomesWanted(
 		intent === 'any' ||
 		(intent === 'sharp'
 			? defocusAt(focus, fNumber, seen) <= scene.toleranceMm
-			: patternOf(scene, seenThing, focus, fNumber).state === intent);
+			: becomesState(scene, seenThing, focus, fNumber, intent));
 	const leastSeen = LEAST_SEEN[intent];
 	return becomes && (leastSeen === 0 || 1 - hiddenShare() >= leastSeen);
 }

@@ -34,7 +34,7 @@ export const isSameGroup = (a: Group, b: Group): boolean =>
  * The files of a group that its set knows, which may be of a moment ago, by their ids.
  * @param before what was known: it stays the same where nothing changed, so that nothing is drawn again
  */
-export function judgedOf(
+export function judgedIn(
 	{ files }: Group,
 	set: ReviewedSet | null | undefined,
 	before = NONE_JUDGED

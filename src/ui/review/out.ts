@@ -9,7 +9,7 @@ import { frameWords, inFocusWords, PART_WORDS, settingsWords } from '$words/revi
 import { picturesPort } from '../../workers/ports';
 import { sidecarOf, type HomeFile } from './homecoming.svelte';
 import { keyOf } from './pictures';
-import { judgedOf, type Group } from './group';
+import { judgedIn, type Group } from './group';
 import type { ReviewView } from './review.svelte';
 
 /** What goes out of Review: sidecars, a table, a contact sheet. Frames themselves are never written to. */
@@ -18,7 +18,7 @@ const round = (value: number, digits = 3): number => Number(value.toFixed(digits
 
 /** How each file of a group was judged; undefined where it was not. */
 function reviewedIn(view: ReviewView, group: Group) {
-	const judged = judgedOf(group, view.sets.get(group.id));
+	const judged = judgedIn(group, view.sets.get(group.id));
 	return (file: HomeFile) => judged.get(file.id)?.reviewed;
 }
 

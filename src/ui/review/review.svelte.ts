@@ -9,7 +9,7 @@ import { MARK_WORDS } from '$words/review';
 import type { Kit } from '../kit/kit.svelte';
 import type { Session } from '../keeping/session.svelte';
 import { LongWork } from '../shared/longWork.svelte';
-import { isSameGroup, judgedOf, NONE_JUDGED, type Group, type Judged } from './group';
+import { isSameGroup, judgedIn, NONE_JUDGED, type Group, type Judged } from './group';
 import type { Homecoming, HomeFile } from './homecoming.svelte';
 import { followedIn } from './pictures';
 
@@ -118,7 +118,7 @@ export class ReviewView {
 
 	/** How the files of the open group were judged, by id. */
 	readonly judged = $derived.by((): ReadonlyMap<string, Judged> => {
-		this.#lastJudged = this.group ? judgedOf(this.group, this.set, this.#lastJudged) : NONE_JUDGED;
+		this.#lastJudged = this.group ? judgedIn(this.group, this.set, this.#lastJudged) : NONE_JUDGED;
 		return this.#lastJudged;
 	});
 	#lastJudged = NONE_JUDGED;
