@@ -147,7 +147,7 @@
 
 <div class="drawing" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
 	{#if showsFloor}
-		<StandingFloor bind:this={floor} {plan} {view} />
+		<StandingFloor bind:this={floor} {plan} {view} {isPhone} />
 	{:else}
 		<Zone {view} {take} {through} />
 	{/if}

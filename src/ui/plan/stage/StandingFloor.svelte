@@ -11,7 +11,7 @@
 	import { toPx, toWorld, type StageView } from './stageView';
 
 	/** The floor coloured by the f-number needed when the camera stands there, framing as now. */
-	let { plan, view }: { plan: PlanView; view: StageView } = $props();
+	let { plan, view, isPhone }: { plan: PlanView; view: StageView; isPhone: boolean } = $props();
 
 	/** The place that was pointed at has no lens, or is too near. */
 	let isOutOfReach = $state(false);
@@ -95,6 +95,8 @@
 
 	const ladder = $derived(plan.solution?.plan.ladder ?? []);
 	let wanted = $state('');
+	/** On a phone the legend would cover the people. */
+	let asksForRow = $state(false);
 	const wish = $derived(ladder.find(({ fNumber }) => String(fNumber) === wanted) ?? ladder[0]);
 	const hasRows = $derived((plan.solution?.study.scene.rows.length ?? 0) > 1);
 	const nearerQuestion = $derived(
@@ -162,7 +164,9 @@
 			No lens of the kit frames them alike from there.
 		{:else if !floor}Trying the camera everywhere…
 		{:else if best?.needed != null}
-			Tap where to stand, framed alike. Hatched: no lens, or somebody hidden.
+			{isPhone
+				? 'Tap where to stand; not where it is hatched.'
+				: 'Tap where to stand, framed alike. Hatched: no lens, or somebody hidden.'}
 		{:else}
 			No place in sight does it with the lenses of the kit.
 		{/if}
@@ -172,7 +176,15 @@
 			>Go to the arrow: {fStop(engraved(best.needed ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
 		>
 	{/if}
-	{#if hasRows && wish}
+	{#if hasRows && isPhone}
+		<button
+			class="knob"
+			type="button"
+			aria-expanded={asksForRow}
+			onclick={() => (asksForRow = !asksForRow)}>back row…</button
+		>
+	{/if}
+	{#if hasRows && wish && (!isPhone || asksForRow)}
 		<div class="reverse">
 			<Pick
 				quiet
