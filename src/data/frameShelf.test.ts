@@ -1,6 +1,7 @@
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { UNJUDGED } from '$core/format/review';
+import { measuredFrame } from '$tests/support/frames';
 import type { FrameRecord } from './database';
 import { Store } from './store';
 
@@ -22,12 +23,7 @@ function recordWith(id: string, power: Float32Array<ArrayBuffer>): FrameRecord {
 		id,
 		jobId: 'job',
 		measured: {
-			name: `${id}.jpg`,
-			localMs: 0,
-			facts: {},
-			widthPx: 6000,
-			heightPx: 4000,
-			clipped: 0,
+			...measuredFrame(`${id}.jpg`),
 			faces: [
 				{
 					eyesPx: 80,
@@ -40,8 +36,7 @@ function recordWith(id: string, power: Float32Array<ArrayBuffer>): FrameRecord {
 					hair: spot,
 					clipped: 0
 				}
-			],
-			pointed: []
+			]
 		},
 		judgement: UNJUDGED
 	};

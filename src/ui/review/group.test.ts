@@ -1,24 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { UNJUDGED, type MeasuredFrame } from '$core/format/review';
+import { UNJUDGED } from '$core/format/review';
 import { reviewSet } from '$core/review/reviewSet';
+import { measuredFrame } from '$tests/support/frames';
 import { isSameGroup, judgedIn, NONE_JUDGED, type Group } from './group';
 import type { HomeFile } from './homecoming.svelte';
 
-const measured = (name: string): MeasuredFrame => ({
-	name,
-	localMs: 0,
-	facts: {},
-	widthPx: 600,
-	heightPx: 400,
-	clipped: 0,
-	faces: [],
-	pointed: []
-});
 const home = (name: string): HomeFile => ({
 	id: `job|${name}`,
 	name,
 	file: null,
-	measured: measured(name),
+	measured: measuredFrame(name),
 	judgement: UNJUDGED,
 	problem: ''
 });

@@ -1,20 +1,11 @@
 import { describe, expect, it, vi } from 'vitest';
-import { UNJUDGED, type MeasuredFrame } from '$core/format/review';
+import { UNJUDGED } from '$core/format/review';
 import { Store } from '$data/store';
+import { measuredFrame } from '$tests/support/frames';
 import { there } from '$tests/support/there';
 import { Homecoming, sidecarOf } from './homecoming.svelte';
 import { isPicture } from './pictureFiles';
 
-const measured = (name: string): MeasuredFrame => ({
-	name,
-	localMs: 0,
-	facts: {},
-	widthPx: 600,
-	heightPx: 400,
-	clipped: 0,
-	faces: [],
-	pointed: []
-});
 const file = (name: string) => new File(['x'], name, { lastModified: 7 });
 const idOf = (name: string) => ['job', name, 1, 7].join('|');
 
@@ -25,7 +16,7 @@ async function shelfWith(names: readonly string[]) {
 	const records = names.map((name) => ({
 		id: idOf(name),
 		jobId: 'job',
-		measured: measured(name),
+		measured: measuredFrame(name),
 		judgement
 	}));
 	await store.frames.add(records);
