@@ -1,14 +1,6 @@
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { ExerciseRecord } from '$core/format/exerciseLog';
-import { Store } from './store';
-
-const open: Store[] = [];
-function opened(name: string): Store {
-	const store = new Store(name);
-	open.push(store);
-	return store;
-}
-afterEach(() => open.splice(0).forEach((store) => store.close()));
+import { opened } from '$tests/support/stores';
 
 describe('the log of exercises', () => {
 	const record = (id: string, doneAt: number): ExerciseRecord => ({

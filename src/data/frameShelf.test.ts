@@ -1,17 +1,9 @@
 import Dexie from 'dexie';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { UNJUDGED } from '$core/format/review';
 import { measuredFrame } from '$tests/support/frames';
+import { opened } from '$tests/support/stores';
 import type { FrameRecord } from './database';
-import { Store } from './store';
-
-const open: Store[] = [];
-function opened(name: string): Store {
-	const store = new Store(name);
-	open.push(store);
-	return store;
-}
-afterEach(() => open.splice(0).forEach((store) => store.close()));
 
 const POWER = [0.5, 0, 1.25];
 const spot = { x: 10, y: 20, edges: null, spectrum: null };
@@ -53,8 +45,9 @@ const powerIn = (record: FrameRecord | undefined) =>
 
 describe('the shelf of frames that came home', () => {
 	it('gives back what was measured, also after a restart', async () => {
-		await opened('frames').frames.add([recordWith('a', Float32Array.from(POWER))]);
-		open.splice(0).forEach((store) => store.close());
+		const store = opened('frames');
+		await store.frames.add([recordWith('a', Float32Array.from(POWER))]);
+		store.close();
 		const [kept] = await opened('frames').frames.of('job');
 		expect(powerIn(kept)).toEqual(Float32Array.from(POWER));
 		expect(await opened('frames').frames.of('another job')).toEqual([]);
