@@ -216,7 +216,7 @@
 	}
 	.middle {
 		flex: 1 1 18rem;
-		min-height: 15rem;
+		min-height: 16.5rem;
 		display: grid;
 		grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
 		gap: 0.6rem;
