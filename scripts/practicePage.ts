@@ -45,9 +45,13 @@ const practice = {
 		return { name, base64: btoa(letters.join('')) };
 	},
 
-	/** What a roll is of, and how many frames it has. */
+	/** What a roll is of, how many people, and how many frames it has. */
 	rolls: (wanted: Wanted) =>
-		ordersOf(wanted).map(({ shot, frames }) => ({ title: shot.title, frames }))
+		ordersOf(wanted).map(({ shot, frames }) => ({
+			title: shot.title,
+			people: shot.people.length,
+			frames
+		}))
 };
 
 Object.assign(globalThis, { practice });

@@ -23,13 +23,13 @@
 			widthPx: Math.round(widthCss * devicePixelRatio),
 			heightPx: Math.round(HEIGHT_CSS * devicePixelRatio)
 		};
+		// of another frame than before nothing stays: what is asked for may take a moment
+		target.width = piece.widthPx;
+		target.height = piece.heightPx;
 		let isOver = false;
 		pieceOf(file, piece).then(
 			(bitmap) => {
-				if (isOver || !bitmap) return;
-				target.width = bitmap.width;
-				target.height = bitmap.height;
-				target.getContext('2d', { alpha: false })?.drawImage(bitmap, 0, 0);
+				if (bitmap && !isOver) target.getContext('2d')?.drawImage(bitmap, 0, 0);
 			},
 			() => undefined
 		);

@@ -41,7 +41,8 @@
 		</span>
 	</div>
 	<ul class="row">
-		{#each view.compared as one, i (one.file.id)}
+		<!-- by place, so that nothing is made anew, and its width asked for, whenever another stands there -->
+		{#each view.compared as one, i (i)}
 			{@const face = one.reviewed.faces[view.whom]}
 			{@const blur = face?.blurs[side]}
 			<li class:now={i === 0}>
