@@ -7,6 +7,7 @@ import { apertureSeries, pxPerMmOf } from '$core/bench/apertureSeries';
 import type { MeasuredChart } from '$core/bench/measuredChart';
 import { focusTry } from '$core/bench/focusScale';
 import { imageDistanceMm } from '$core/geometry/thinLens';
+import { PRACTICE_MAKER } from '$core/tables/practiceCamera';
 import { axe } from './support/axe';
 import { expect, test as base, type App } from './support/app';
 import type { benchLab } from './support/benchLab';
@@ -15,11 +16,12 @@ import { labPage } from './support/labPage';
 /** The bench, with charts that the practice camera took: what they show is known. */
 
 type Lab = typeof benchLab;
+const OWN_MAKER = 'A camera of the kit';
 interface Sitting {
 	readonly shoot: (...given: Parameters<Lab['shoot']>) => ReturnType<Lab['shoot']>;
 	readonly exercise: (...given: Parameters<Lab['exercise']>) => ReturnType<Lab['exercise']>;
-	/** The files of what was shot, on disk. */
-	readonly paths: (taken: readonly { name: string; base64?: string }[]) => string[];
+	/** The files of what was shot, on disk, as a camera of one's own writes them. */
+	readonly paths: (taken: readonly { name: string; base64?: string }[], maker?: string) => string[];
 }
 
 const test = base.extend<object, { sitting: Sitting }>({
@@ -38,10 +40,12 @@ const test = base.extend<object, { sitting: Sitting }>({
 						const { benchLab: lab } = globalThis as unknown as { benchLab: Lab };
 						return lab.exercise(...all);
 					}, given),
-				paths: (taken) =>
+				paths: (taken, maker = OWN_MAKER) =>
 					taken.map(({ name, base64 = '' }) => {
 						const path = join(folder, name);
-						writeFileSync(path, Buffer.from(base64, 'base64'));
+						const bytes = Buffer.from(base64, 'base64');
+						bytes.write(maker.padEnd(PRACTICE_MAKER.length), bytes.indexOf(PRACTICE_MAKER));
+						writeFileSync(path, bytes);
 						return path;
 					})
 			});
@@ -68,7 +72,10 @@ async function measure(page: Page, paths: readonly string[]) {
 	});
 }
 
-const LONG_SIDE_PX = 3000;
+/** As small as each tells what it is for: drawing takes most of the time. */
+const SCALE_PX = 2400;
+const CHART_PX = 1200;
+const EXERCISE_PX = 1000;
 const AGAIN_SEED = 2;
 
 test('a soft lens: its best aperture is found, kept with it, and marked on the ladder', async ({
@@ -79,7 +86,7 @@ test('a soft lens: its best aperture is found, kept with it, and marked on the l
 	test.setTimeout(180_000);
 	const taken = [];
 	for (const [i, fNumber] of [1.4, 2.8, 5.6].entries()) {
-		const own = { fNumber, softMm: 0.03, longSidePx: 1600, firstNumber: 1 + 2 * i, frames: 2 };
+		const own = { fNumber, softMm: 0.03, longSidePx: CHART_PX, firstNumber: 1 + 2 * i, frames: 2 };
 		taken.push(...(await sitting.shoot('sharpness', own, true)));
 	}
 	expect(taken.flatMap(({ problem }) => problem ?? [])).toEqual([]);
@@ -112,7 +119,7 @@ test('a soft lens: its best aperture is found, kept with it, and marked on the l
 	await app.goTo('Bench');
 	const other = await sitting.shoot(
 		'scale',
-		{ frames: 1, longSidePx: 1600, firstNumber: 90 },
+		{ frames: 1, longSidePx: CHART_PX, firstNumber: 90 },
 		true
 	);
 	await measure(page, sitting.paths(other));
@@ -134,7 +141,7 @@ test('a lens that is off: found to two millimetres, used by the odds, and taken 
 		[-30, 1600]
 	] as const) {
 		const spreads = { biasMm: image(lineMm - offMm) - image(lineMm), middlePoint: 0.05 };
-		const own = { fNumber: 1.4, frames: 2, iso, spreads, longSidePx: LONG_SIDE_PX };
+		const own = { fNumber: 1.4, frames: 2, iso, spreads, longSidePx: SCALE_PX };
 		const shots = await sitting.shoot('scale', { ...own, firstNumber: 1 + taken.length }, true);
 		for (const { measured, focusedM, lineM } of shots) {
 			if (!measured) throw new Error('the scale was not seen');
@@ -148,6 +155,11 @@ test('a lens that is off: found to two millimetres, used by the odds, and taken 
 	}
 	await openBench(app, /The couple under the arcade/, 'Front or back');
 	await page.getByLabel('Paper').selectOption('a3');
+	// what the practice camera took is judged, and not kept
+	await measure(page, sitting.paths(taken.slice(0, 1), PRACTICE_MAKER));
+	await expect(page.getByText('they say nothing of your own gear')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Use it for the odds' })).toBeHidden();
+	await page.getByRole('button', { name: 'Clear' }).click();
 	await measure(page, sitting.paths(taken.slice(0, 2)));
 	await expect(page.getByText(/^It focuses 2\d mm in front of what it is told to/)).toBeVisible();
 	await axe(page, 'main');
@@ -184,7 +196,7 @@ test('a wrong series is told, and gives no number', async ({ sitting }) => {
 		amiss: NonNullable<Parameters<Lab['shoot']>[1]['amiss']> = {},
 		lens: 'portrait85' | 'normal50' = 'portrait85'
 	) => {
-		const own = { fNumber, lens, amiss, longSidePx: 1600, firstNumber: number++ };
+		const own = { fNumber, lens, amiss, longSidePx: CHART_PX, firstNumber: number++ };
 		const [taken] = await sitting.shoot('sharpness', own);
 		return taken;
 	};
@@ -217,12 +229,10 @@ test('three objects, from files of one’s own: pointed at, judged, on a sheet, 
 	sitting
 }) => {
 	test.setTimeout(180_000);
-	const files = await sitting.exercise('three-objects', 3);
-	// as a camera names them
-	const own = files.map((file, i) => ({ ...file, name: `own-${i + 1}.jpg` }));
+	const files = await sitting.exercise('three-objects', 3, EXERCISE_PX);
 	await openBench(app, /The couple under the arcade/, 'Three objects');
 	await axe(page, 'main');
-	await page.getByLabel('Choose frames of the exercise').setInputFiles(sitting.paths(own));
+	await page.getByLabel('Choose frames of the exercise').setInputFiles(sitting.paths(files));
 	const objects = page.getByRole('button', { name: /^Tap the/ });
 	const tap = async (place: number) => {
 		await expect(objects).toBeVisible({ timeout: 60_000 });
@@ -274,7 +284,7 @@ test('four edges: the frame that focused again is told', async ({ sitting, app, 
 	test.setTimeout(180_000);
 	await openBench(app, /The couple under the arcade/, 'Four edges');
 	// of this seed the camera focuses again in one of five
-	const files = await sitting.exercise('four-edges', AGAIN_SEED);
+	const files = await sitting.exercise('four-edges', AGAIN_SEED, EXERCISE_PX);
 	await page.getByLabel('Choose frames of the exercise').setInputFiles(sitting.paths(files));
 	const result = page.getByRole('region', { name: 'Four edges' });
 	await expect(

@@ -196,6 +196,7 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 		await page.getByRole('radio', { name }).check({ force: true });
 		await axe(page, 'main');
 	}
+	await expect(page.getByText('Frames of the practice camera are left out')).toBeVisible();
 
 	// all of it is there after a reload, but the pictures
 	await expect(page.locator('[data-saved=true]')).toBeVisible();

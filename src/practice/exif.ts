@@ -5,6 +5,7 @@ import { engraved } from '$core/optics/fNumber';
 import { cropFactor } from '$core/optics/crop';
 import type { Shot } from '$core/format/shot';
 import type { CameraSettings } from '$core/study/settings';
+import { PRACTICE_MAKER } from '$core/tables/practiceCamera';
 import type { PictureSize } from '../preview/scene';
 
 /** What a camera writes beside its pixels. Tags and codes: CIPA DC-008, Exif 2.32. */
@@ -23,7 +24,6 @@ export interface FrameFacts {
 	readonly offsetMinutes: number;
 }
 
-const MAKER = 'Focalis practice camera';
 /** Codes of Exif. */
 const UNIT_INCH = 2;
 const UNIT_CM = 3;
@@ -78,7 +78,7 @@ export function exifOf({
 	return endedProperly(
 		piexif.dump({
 			'0th': {
-				[image.Make]: ascii(MAKER),
+				[image.Make]: ascii(PRACTICE_MAKER),
 				[image.Model]: ascii(body.name),
 				[image.Orientation]: isUpright ? UPRIGHT : LEVEL,
 				[image.XResolution]: [300, 1],

@@ -120,13 +120,17 @@ function showsChart(shooting: ChartShooting, frame: PlannedFrame): (tile: Tile) 
 
 export const benchLab = {
 	/** The files of an exercise, as the practice camera takes them. */
-	async exercise(name: ExerciseName, seed: number): Promise<{ name: string; base64: string }[]> {
+	async exercise(
+		name: ExerciseName,
+		seed: number,
+		longSidePx: number
+	): Promise<{ name: string; base64: string }[]> {
 		studio ??= new Studio(new OffscreenCanvas(1, 1));
 		const [body, lens] = [BODIES.fullFrame24, LENSES.normal50];
 		const spreads = { ...ASSUMED, wrongPoint: 0, middlePoint: 0.05 };
 		const files: { name: string; base64: string }[] = [];
 		for (const order of exerciseRolls(name, { body, lens, otherLens: null, spreads, seed })) {
-			for (const frame of framesOf(order)) {
+			for (const frame of framesOf({ ...order, longSidePx })) {
 				const { jpeg } = await develop(studio, order, frame, ALONE);
 				files.push({ name: frame.name, base64: await base64Of(jpeg) });
 			}

@@ -64,6 +64,7 @@ const PointedSchema = z.strictObject({
 });
 
 const FactsSchema = z.strictObject({
+	isPractice: z.boolean().optional(),
 	bodyName: z.string().optional(),
 	lensName: z.string().optional(),
 	focalMm: finite.optional(),

@@ -6,6 +6,8 @@ import type { PhotographLens } from './standing';
 
 /** What a photograph says of itself; lengths mm, distances m. */
 export interface PhotographFacts {
+	/** Whether the practice camera took it. */
+	readonly isPractice?: boolean | undefined;
 	readonly bodyName?: string | undefined;
 	readonly lensName?: string | undefined;
 	readonly focalMm?: number | undefined;

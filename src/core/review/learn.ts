@@ -25,8 +25,15 @@ export interface Learned {
 /** Ways of holding the camera that have a sway worth measuring. */
 const HELD = ['handheld', 'braced', 'kneeling', 'monopod'] as const;
 
-/** What is learned from sets, against what was assumed. */
-export function learn(sets: readonly SetOfShot[]): Learned[] {
+/** Without what the practice camera took: it shakes and focuses as it was told to, not as anybody does. */
+const withoutPractice = (one: SetOfShot): SetOfShot => ({
+	...one,
+	set: { ...one.set, frames: one.set.frames.filter(({ frame }) => !frame.facts.isPractice) }
+});
+
+/** What is learned from sets of real frames, against what was assumed. */
+export function learn(taken: readonly SetOfShot[]): Learned[] {
+	const sets = taken.map(withoutPractice);
 	const learned: Learned[] = [];
 	const told = (key: SpreadKey, measured: number, frames: number, weight = frames) => {
 		if (weight < LEAST_FRAMES) return;

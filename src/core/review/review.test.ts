@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { measuredFrame } from '$tests/support/frames';
+import { ahead, shotOf } from '$tests/support/shots';
+import { takeOf } from '$tests/support/solved';
 import { there } from '$tests/support/there';
 import { Random } from '../numeric/random';
 import { defocusAt } from '../optics/blur';
@@ -8,6 +11,9 @@ import { expectedShare } from './expected';
 import { fewestFrames } from './fewestFrames';
 import { APART } from '../format/review';
 import { clockByAll, intoShots, seriesOf, type FrameSign, type ShotSign } from './intoShots';
+import { learn } from './learn';
+import type { SetOfShot } from './setOfShot';
+import { techniqueOf } from '../study/technique';
 import { biasOf, focusingSpread, swayTimes, type FocusError } from './focusErrors';
 import { rayleighScale } from '../numeric/rayleigh';
 import { matched } from './people';
@@ -258,6 +264,25 @@ describe('learning', () => {
 		const same = Array.from({ length: 400 }, () => error(random, 0.3, 0.3, 0.05));
 		expect(swayTimes(same)).toBeNull();
 		expect(swayTimes(nearAndFar(random, 8, 1))).toBeNull();
+	});
+
+	it('learns from real frames, not from what the practice camera took', () => {
+		const shot = shotOf({ people: [ahead('p', 3)] });
+		const take = takeOf(shot);
+		const taken = (isPractice: boolean, count: number): SetOfShot => {
+			// of every other frame the eyes are shut
+			const frames = Array.from({ length: count }, (_, i) => ({
+				frame: { ...measuredFrame(`${i}`), facts: { isPractice } },
+				faces: [{ near: 'left', blurs: {}, isShut: i % 2 === 1 }],
+				fell: null
+			}));
+			const set = { people: [{ isPointed: false }], frames } as never;
+			return { shot, set, take, handling: techniqueOf(take, null) };
+		};
+		const real = learn([taken(false, 12)]);
+		expect(real).toMatchObject([{ key: 'blinksPerMinute', frames: 12 }]);
+		expect(learn([taken(true, 12)])).toEqual([]);
+		expect(learn([taken(true, 40), taken(false, 12)])).toEqual(real);
 	});
 
 	it('says a bias only where it is more than chance', () => {

@@ -47,6 +47,7 @@ describe('what a photograph says of itself', () => {
 
 	it('its lens, its settings, when, and how far the focus was', async () => {
 		expect(await factsOf(jpegWith(TOLD))).toMatchObject({
+			isPractice: false,
 			bodyName: 'Practice body',
 			focalMm: 50,
 			focal35Mm: 75,

@@ -1,6 +1,7 @@
 import ExifReader from 'exifreader';
 import { z } from 'zod';
 import type { PhotographFacts } from '$core/photograph/lensOf';
+import { PRACTICE_MAKER } from '$core/tables/practiceCamera';
 
 /**
  * What a photograph says of how it was taken. Only the tags listed here are read: not where, not by whom,
@@ -8,6 +9,7 @@ import type { PhotographFacts } from '$core/photograph/lensOf';
  */
 
 const TAGS = [
+	'Make',
 	'Model',
 	'LensModel',
 	'FocalLength',
@@ -45,6 +47,7 @@ const textTag = z
 	.catch(undefined);
 
 const TagsSchema = z.object({
+	Make: textTag,
 	Model: textTag,
 	LensModel: textTag,
 	FocalLength: numberTag,
@@ -77,6 +80,7 @@ export async function factsOf(
 	const tags = await tagsOf(file, HEAD_BYTES[kind]);
 	const distance = tags.SubjectDistance;
 	return {
+		isPractice: tags.Make === PRACTICE_MAKER,
 		bodyName: tags.Model,
 		lensName: tags.LensModel,
 		focalMm: tags.FocalLength,

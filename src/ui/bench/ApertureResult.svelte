@@ -10,6 +10,7 @@
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
 	import FNumberChart from '../plan/verdict/FNumberChart.svelte';
+	import OwnGear from './OwnGear.svelte';
 
 	/** At which f-number the lens is sharpest, and what is kept of it. */
 	interface Props {
@@ -110,20 +111,15 @@
 		label="How sharp the lens is over the f-numbers, in the centre and in the corners"
 	/>
 	<p class="note">Dotted: 80 % of its best. The ladder marks what lies below.</p>
-	<div class="row">
+	<OwnGear {frames}>
 		<Button size="xs" disabled={isKept} onclick={keep}
 			>{isKept ? 'Kept with the lens' : 'Keep it with the lens'}</Button
 		>
-	</div>
+	</OwnGear>
 {/if}
 
 <style>
 	.note {
 		color: var(--ink-2);
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.5rem;
 	}
 </style>

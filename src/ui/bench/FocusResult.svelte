@@ -15,6 +15,7 @@
 	import NumberField from '../shared/NumberField.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { CORRECTED } from './bench.svelte';
+	import OwnGear from './OwnGear.svelte';
 
 	/** Whether the lens focuses in front or behind, by how much, and which correction mends it. */
 	interface Props {
@@ -88,11 +89,11 @@
 			{/each}
 		</ul>
 	{/if}
-	<div class="row">
+	<OwnGear {frames}>
 		<Button size="xs" disabled={isUsed} onclick={use}
 			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
 		>
-	</div>
+	</OwnGear>
 	<h3>The body’s own correction</h3>
 	<p>
 		If the body can correct a lens in steps: shoot the scale at two settings or more, and note each

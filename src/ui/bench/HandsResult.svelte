@@ -15,6 +15,7 @@
 	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';
 	import { settings } from '../shared/settings.svelte';
+	import OwnGear from './OwnGear.svelte';
 
 	/** How steady the hands are, at which shutter, and how far the body sways. */
 	interface Props {
@@ -106,22 +107,17 @@
 			{/each}
 		</ul>
 	</details>
-	<div class="row">
+	<OwnGear {frames}>
 		<Button
 			size="xs"
 			disabled={isUsed}
 			onclick={() => letOddsUse(kit, session.bench, 'the hands were measured', { spreads: found })}
 			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
 		>
-	</div>
+	</OwnGear>
 {/if}
 
 <style>
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.5rem;
-	}
 	@media (pointer: coarse) {
 		summary {
 			min-height: 2.75rem;

@@ -78,6 +78,12 @@
 	{#if causesWords(view.set)}<p>What it was in the others: {causesWords(view.set)}.</p>{/if}
 {/if}
 <h3>What all frames say of your hands and focusing</h3>
+{#if view.home.files.some(({ measured }) => measured?.facts.isPractice)}
+	<p class="note">
+		Frames of the practice camera are left out: it shakes and focuses as it was told to, not as you
+		do.
+	</p>
+{/if}
 {#if learned.length === 0}
 	<p>Nothing yet: it takes eight frames or more of planned shots.</p>
 {:else}

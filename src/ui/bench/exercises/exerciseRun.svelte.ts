@@ -20,8 +20,6 @@ export const HAS_OBJECTS: Readonly<Record<ExerciseName, boolean>> = {
 	'four-edges': false
 };
 
-/** What the practice camera calls its files. */
-const OF_PRACTICE = /^practice-\d+\.jpg$/;
 /** Of an object that was tapped so much is looked at: half of it, a share of the picture’s width, and px. */
 const REACH_SHARE = 0.045;
 const LEAST_REACH_PX = 32;
@@ -49,7 +47,9 @@ export class ExerciseRun {
 	readonly passedOver = $derived.by((): readonly PassedOver[] =>
 		this.home.files.flatMap(({ name, problem }) => (problem ? [{ name, words: problem }] : []))
 	);
-	readonly isPractice = $derived.by(() => this.files.some(({ name }) => OF_PRACTICE.test(name)));
+	readonly isPractice = $derived.by(() =>
+		this.files.some(({ measured }) => measured?.facts.isPractice)
+	);
 
 	/** The object that is to be pointed at next; null when all are, or there are none. */
 	readonly nextObject = $derived.by((): (typeof OBJECTS)[number] | null => {
