@@ -2,11 +2,10 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { zipped } from '$files/out/zip';
-	import type { SidecarProblem } from '$files/in/sidecar';
 	import { sheetAsPdf } from '../../workers/cards';
 	import { fileName, saveBlob, savedWords, saveText, writeFile } from '../files/out/saving';
 	import Choice from '../shared/Choice.svelte';
-	import { sheetOf, sidecarsOf, tableOf, withSidecar } from './out';
+	import { sheetOf, sidecarsOf, tableOf, withSidecar, type SidecarRefusal } from './out';
 	import type { ReviewView } from './review.svelte';
 	import { sheetPicture } from './sheetPicture';
 
@@ -25,7 +24,8 @@
 		{ value: 'merge', text: 'merge with them' },
 		{ value: 'leave', text: 'leave them as they are' }
 	] as const;
-	const PROBLEMS: Readonly<Record<SidecarProblem, string>> = {
+	const PROBLEMS: Readonly<Record<SidecarRefusal, string>> = {
+		unsure: 'another frame has this name; choose them with their folders',
 		'too-large': 'far too large for a sidecar',
 		'declares-entities': 'it declares entities, which no sidecar needs',
 		'too-many-parts': 'it has far too many parts',

@@ -12,6 +12,7 @@ import { PROBLEM_WORDS } from '../photograph/problems';
 import { isPicture, isSidecar } from './pictureFiles';
 import { whenIdle } from '../shared/whenIdle';
 import { putSmallPicture } from './pictures';
+import { ChosenSidecars } from './sidecars';
 
 /** A file that came home: what is known of it so far. */
 export interface HomeFile {
@@ -44,8 +45,7 @@ export class Homecoming {
 	readonly #files = new SvelteMap<string, HomeFile>();
 	/** Their ids in the order of their names: sorted when one comes, not whenever one is measured. */
 	#order = $state.raw<readonly string[]>([]);
-	/** Sidecars that were chosen along, by the name that they belong to. */
-	readonly sidecars = new SvelteMap<string, File>();
+	readonly sidecars = new ChosenSidecars();
 	isPaused = $state(false);
 	isMeasuring = $state(false);
 	/** What could not be kept, in words; empty when all is. */
@@ -88,7 +88,7 @@ export class Homecoming {
 	async open(files: readonly File[]): Promise<number> {
 		const pictures = files.filter(isPicture);
 		const sidecars = files.filter(isSidecar);
-		for (const file of sidecars) this.sidecars.set(sidecarOf(file.name), file);
+		for (const file of sidecars) this.sidecars.add(file);
 		for (let i = 0; i < pictures.length; i += TAKEN_AT_ONCE) {
 			if (i > 0) await new Promise<void>((resolve) => whenIdle(resolve));
 			for (const file of pictures.slice(i, i + TAKEN_AT_ONCE)) this.#add(file);
@@ -259,10 +259,3 @@ export class Homecoming {
 
 const collator = new Intl.Collator('en', { numeric: true });
 const byName = (a: string, b: string): number => collator.compare(a, b);
-
-/** The name that a sidecar belongs to: "a.jpg.xmp" and "a.xmp" are those of "a.jpg". */
-export const sidecarOf = (name: string): string =>
-	name
-		.replace(/\.xmp$/i, '')
-		.replace(/\.(jpe?g|heic|png|webp|avif|tiff?)$/i, '')
-		.toLowerCase();

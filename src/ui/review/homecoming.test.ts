@@ -3,7 +3,7 @@ import { UNJUDGED } from '$core/format/review';
 import { Store } from '$data/store';
 import { measuredFrame } from '$tests/support/frames';
 import { there } from '$tests/support/there';
-import { Homecoming, sidecarOf } from './homecoming.svelte';
+import { Homecoming } from './homecoming.svelte';
 import { isPicture } from './pictureFiles';
 
 const file = (name: string) => new File(['x'], name, { lastModified: 7 });
@@ -74,12 +74,6 @@ describe('frames that were measured before', () => {
 		expect(await shelf.of('job')).toHaveLength(1);
 	});
 });
-
-it.each([
-	['IMG_1.xmp', 'img_1'],
-	['IMG_1.JPG.xmp', 'img_1'],
-	['img_1.jpeg', 'img_1']
-])('%s belongs to %s', (name, to) => expect(sidecarOf(name)).toBe(to));
 
 it.each([
 	['a.jpg', true],

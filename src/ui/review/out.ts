@@ -7,7 +7,8 @@ import { labelOf, newSidecar, ratingOf, type SidecarFacts } from '$files/out/sid
 import { mergedSidecar, type SidecarProblem } from '$files/in/sidecar';
 import { frameWords, inFocusWords, PART_WORDS, settingsWords } from '$words/review';
 import { picturesPort } from '../../workers/ports';
-import { sidecarOf, type HomeFile } from './homecoming.svelte';
+import type { HomeFile } from './homecoming.svelte';
+import { sidecarPaths } from './sidecars';
 import { keyOf } from './pictures';
 import { judgedIn, type Group } from './group';
 import type { ReviewView } from './review.svelte';
@@ -114,37 +115,43 @@ function factsOf(view: ReviewView, group: Group, file: HomeFile): SidecarFacts {
 
 export interface Sidecars {
 	readonly files: readonly { readonly name: string; readonly content: Blob }[];
-	/** Those that were there and could not be read: they are left alone. */
-	readonly refused: readonly { readonly name: string; readonly problem: SidecarProblem }[];
+	/** Those that are left alone: they could not be read, or may be another frame's. */
+	readonly refused: readonly { readonly name: string; readonly problem: SidecarRefusal }[];
 }
+export type SidecarRefusal = SidecarProblem | 'unsure';
 
 /** Files that have a sidecar already, among those that were chosen along. */
 export const withSidecar = (view: ReviewView): readonly HomeFile[] =>
-	view.home.files.filter(({ name }) => view.home.sidecars.has(sidecarOf(name)));
+	view.home.files.filter((file) => view.home.sidecars.of(file) !== null);
 
 /**
  * A sidecar for each measured frame.
  * @param existing what becomes of those that are there: merged with what is said here, or left out
  */
 export async function sidecarsOf(view: ReviewView, existing: 'merge' | 'leave'): Promise<Sidecars> {
-	const files: { name: string; content: Blob }[] = [];
-	const refused: { name: string; problem: SidecarProblem }[] = [];
+	const files = new Map<string, Blob>();
+	const refused: { name: string; problem: SidecarRefusal }[] = [];
+	const pathOf = sidecarPaths(view.home.files);
 	for (const group of view.groups) {
 		for (const file of group.files) {
 			const facts = factsOf(view, group, file);
-			const there = view.home.sidecars.get(sidecarOf(file.name));
+			const there = view.home.sidecars.of(file);
 			if (there && existing === 'leave') continue;
+			const path = there === 'unsure' ? '' : pathOf(file, there);
+			if (there === 'unsure' || files.has(path)) {
+				refused.push({ name: file.name, problem: 'unsure' });
+				continue;
+			}
 			const merging = there ? mergedSidecar(await there.text(), facts) : null;
 			if (there && merging && !merging.ok) {
 				refused.push({ name: there.name, problem: merging.problem });
 				continue;
 			}
 			const text = merging?.ok ? merging.text : newSidecar(facts);
-			const name = there?.name ?? `${file.name.replace(/\.[^.]+$/, '')}.xmp`;
-			files.push({ name, content: new Blob([text], { type: 'application/rdf+xml' }) });
+			files.set(path, new Blob([text], { type: 'application/rdf+xml' }));
 		}
 	}
-	return { files, refused };
+	return { files: [...files].map(([name, content]) => ({ name, content })), refused };
 }
 
 /** Pixels along the long side of the frame that is large on a sheet, and of the others. */

@@ -16,19 +16,32 @@ const DEEPEST = 6;
 const MOST_FILES = 5000;
 
 interface Entry {
+	readonly name: string;
 	readonly kind: 'file' | 'directory';
 	getFile?(): Promise<File>;
 	values?(): AsyncIterable<Entry>;
 }
 
+/** The folders of files that were read from folders. */
+const folders = new WeakMap<File, string>();
+
+/** The folder of a file, from the one that was chosen on, parted by slashes; empty where it is not known. */
+export const folderOf = (file: File): string =>
+	folders.get(file) ?? file.webkitRelativePath.split('/').slice(0, -1).join('/');
+
 /** The files of a folder and of those inside it, read as they are. */
-async function filesIn(folder: Entry, depth = 0): Promise<File[]> {
+async function filesIn(folder: Entry, path: readonly string[] = [folder.name]): Promise<File[]> {
 	const found: File[] = [];
-	if (!folder.values || depth > DEEPEST) return found;
+	if (!folder.values || path.length > DEEPEST + 1) return found;
 	for await (const entry of folder.values()) {
 		if (found.length >= MOST_FILES) break;
-		if (entry.kind === 'directory') found.push(...(await filesIn(entry, depth + 1)));
-		else if (entry.getFile) found.push(await entry.getFile());
+		if (entry.kind === 'directory') {
+			found.push(...(await filesIn(entry, [...path, entry.name])));
+		} else if (entry.getFile) {
+			const file = await entry.getFile();
+			folders.set(file, path.join('/'));
+			found.push(file);
+		}
 	}
 	return found;
 }

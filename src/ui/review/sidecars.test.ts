@@ -1,0 +1,95 @@
+import { describe, expect, it, vi } from 'vitest';
+import { chosenFolder, folderOf } from './pictureFiles';
+import { ChosenSidecars, sidecarOf, sidecarPaths } from './sidecars';
+
+/** A file as a chooser of folders hands it over. */
+function chosen(path: string): File {
+	const file = new File(['x'], path.split('/').at(-1) ?? '');
+	Object.defineProperty(file, 'webkitRelativePath', { value: path.includes('/') ? path : '' });
+	return file;
+}
+const frame = (path: string) => ({ name: path.split('/').at(-1) ?? '', file: chosen(path) });
+
+it.each([
+	['IMG_1.xmp', 'img_1'],
+	['IMG_1.JPG.xmp', 'img_1'],
+	['img_1.jpeg', 'img_1'],
+	['img_1.dng', 'img_1']
+])('%s belongs to %s', (name, to) => expect(sidecarOf(name)).toBe(to));
+
+describe('sidecars that were chosen along', () => {
+	const among = (...paths: string[]) => {
+		const sidecars = new ChosenSidecars();
+		const files = paths.map(chosen);
+		for (const file of files) sidecars.add(file);
+		return { sidecars, files };
+	};
+
+	it('belong to the frame of their folder: two cameras name frames alike', () => {
+		const { sidecars, files } = among('day/one/a.xmp', 'day/two/a.xmp');
+		expect(sidecars.of(frame('day/one/a.jpg'))).toBe(files[0]);
+		expect(sidecars.of(frame('day/two/a.jpg'))).toBe(files[1]);
+		expect(sidecars.of(frame('day/three/a.jpg'))).toBeNull();
+		expect(sidecars.of(frame('a.jpg'))).toBe('unsure');
+	});
+
+	it('belong to the only frame of their name where no folder is known', () => {
+		const { sidecars, files } = among('a.xmp');
+		expect(sidecars.of(frame('A.JPG'))).toBe(files[0]);
+		expect(sidecars.of(frame('day/one/a.jpg'))).toBe(files[0]);
+		expect(sidecars.of({ name: 'a.jpg', file: null })).toBe(files[0]);
+		expect(sidecars.of(frame('b.jpg'))).toBeNull();
+	});
+
+	it('are told apart by the whole name, and taken once however often they are chosen', () => {
+		const { sidecars, files } = among('a.jpg.xmp', 'a.dng.xmp', 'b.xmp', 'b.xmp');
+		expect(sidecars.of(frame('a.jpg'))).toBe(files[0]);
+		expect(sidecars.of(frame('a.dng'))).toBe(files[1]);
+		expect(sidecars.of(frame('b.jpg'))).toBe(files[3]);
+	});
+});
+
+it('a folder that the browser hands over says where each file lies', async () => {
+	const fileIn = (name: string) => ({
+		name,
+		kind: 'file',
+		getFile: () => Promise.resolve(new File(['x'], name))
+	});
+	const folder = (name: string, entries: readonly unknown[]) => ({
+		name,
+		kind: 'directory',
+		async *values() {
+			yield* await Promise.resolve(entries);
+		}
+	});
+	const day = folder('day', [fileIn('a.jpg'), folder('two', [fileIn('a.jpg')])]);
+	vi.stubGlobal('window', { showDirectoryPicker: () => Promise.resolve(day) });
+	const files = await chosenFolder();
+	expect(files?.map(folderOf)).toEqual(['day', 'day/two']);
+	vi.unstubAllGlobals();
+});
+
+describe('where sidecars lie', () => {
+	const paths = (...of: string[]) => {
+		const frames = of.map(frame);
+		const pathOf = sidecarPaths(frames);
+		return frames.map((one) => pathOf(one, null));
+	};
+
+	it('beside each other for one folder, in their folders for several', () => {
+		expect(paths('day/one/a.jpg', 'day/one/b.jpg')).toEqual(['a.xmp', 'b.xmp']);
+		expect(paths('a.jpg', 'b.jpg')).toEqual(['a.xmp', 'b.xmp']);
+		expect(paths('day/one/a.jpg', 'day/two/a.jpg')).toEqual(['one/a.xmp', 'two/a.xmp']);
+		expect(paths('day/a.jpg', 'day/two/a.jpg')).toEqual(['a.xmp', 'two/a.xmp']);
+		expect(paths('one/a.jpg', 'two/a.jpg')).toEqual(['one/a.xmp', 'two/a.xmp']);
+	});
+
+	it('have the whole name where a picture lies beside its raw file', () => {
+		expect(paths('a.jpg', 'a.dng', 'b.jpg')).toEqual(['a.jpg.xmp', 'a.dng.xmp', 'b.xmp']);
+	});
+
+	it('keep the name that they have', () => {
+		const one = frame('day/a.jpg');
+		expect(sidecarPaths([one])(one, chosen('day/A.JPG.xmp'))).toBe('A.JPG.xmp');
+	});
+});
