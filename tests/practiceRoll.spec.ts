@@ -59,6 +59,16 @@ test('the plan is shot: a strip of frames, each at full size, and all as a ZIP',
 	await expect(photograph.getByRole('status')).toContainText(/No face|One face/, {
 		timeout: 30_000
 	});
+
+	// or all are judged as frames that came home, under their shot
+	await page.keyboard.press('Escape');
+	await app.verdict.getByRole('button', { name: 'shoot it' }).click();
+	await sheet.getByRole('button', { name: 'Judge them in Review' }).click();
+	await expect(page.getByRole('heading', { level: 2 })).toHaveText('A profile at the window', {
+		timeout: 60_000
+	});
+	await expect(page.locator('.strip li')).toHaveCount(3);
+	await expect(page.getByRole('group', { name: 'Measuring' })).toBeHidden({ timeout: 60_000 });
 });
 
 test('a camera that cannot be loaded is said, and tried again', async ({ app, page }) => {

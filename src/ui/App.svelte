@@ -101,6 +101,9 @@
 	});
 
 	const go = (next: Place) => (place = next);
+	$effect(() => {
+		if (filesAsked.waiting.length > 0) go('review');
+	});
 	/** A photograph is looked at; anything else is opened. */
 	function take(file: File | undefined) {
 		if (!file) return;
@@ -110,10 +113,8 @@
 	}
 
 	function takeDropped(files: readonly File[]) {
-		if (at === 'review' || files.length > 1) {
-			filesAsked.hand([...files]);
-			go('review');
-		} else take(files[0]);
+		if (at === 'review' || files.length > 1) filesAsked.hand([...files]);
+		else take(files[0]);
 	}
 
 	const undo = () => undoingAt(at, session).undo();

@@ -45,6 +45,12 @@
 	let isAwake = $state(false);
 	let isTaking = $state(false);
 	let isShooting = $state(false);
+	/** The shot whose frames are in the sheet, which stays when it is closed: they would be gone with it. */
+	let shotInSheet = $state<string | null>(null);
+	function shoot() {
+		shotInSheet = session.shotId;
+		isShooting = true;
+	}
 	const slot = $derived(session.slot);
 	const count = $derived(session.jobShots.length);
 	const index = $derived(indexOfOpen(session));
@@ -129,7 +135,7 @@
 			{#if slot?.status === 'taken' && slot.taken}<TakenLine taken={slot.taken} />{/if}
 			<Steppers {card} />
 			{#if card.solution?.take}
-				<button class="in-text" type="button" onclick={() => (isShooting = true)}
+				<button class="in-text" type="button" onclick={shoot}
 					>Shoot it with the practice camera…</button
 				>
 			{/if}
@@ -141,7 +147,7 @@
 		</div>
 	</main>
 	<TakenSheet {card} bind:open={isTaking} />
-	{#if isShooting && card.solution}
+	{#if card.solution && shotInSheet === session.shotId}
 		{#await import('../practice/ShootSheet.svelte') then { default: ShootSheet }}
 			<ShootSheet
 				solution={card.solution}

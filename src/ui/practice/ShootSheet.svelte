@@ -12,6 +12,7 @@
 	import { zipped } from '$files/out/zip';
 	import { fileName, savedWords, writeFile } from '../files/out/saving';
 	import { photographAsked } from '../photograph/asked.svelte';
+	import { filesAsked } from '../review/asked.svelte';
 	import NumberField from '../shared/NumberField.svelte';
 	import Pick from '../shared/Pick.svelte';
 	import FrameView from './FrameView.svelte';
@@ -96,6 +97,15 @@
 		photographAsked.ask('new-shot', { file: new File([frame.jpeg], frame.name) });
 	}
 
+	/** Judged as frames that came home. Handed over twice they are known: same name, size and time. */
+	function toReview() {
+		open = false;
+		const lastModified = roll.order?.localMs ?? 0;
+		filesAsked.hand(
+			roll.taken.map(({ jpeg, name }) => new File([jpeg], name, { type: jpeg.type, lastModified }))
+		);
+	}
+
 	$effect(() => {
 		if (!open) roll.work.stop();
 	});
@@ -170,6 +180,7 @@
 					<Button color="alternative" onclick={() => void roll.goOn()}>Go on</Button>
 				{/if}
 				{#if roll.taken.length > 0}
+					<Button color="alternative" onclick={toReview}>Judge them in Review</Button>
 					<Button color="alternative" onclick={() => void save()}>Save as ZIP</Button>
 					<Button
 						color="alternative"

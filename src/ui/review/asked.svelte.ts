@@ -1,4 +1,4 @@
-/** Files that somebody dropped or handed over for review, until Review takes them. */
+/** Files that somebody dropped or handed over for review, which opens by that, until Review takes them. */
 class FilesAsked {
 	waiting = $state.raw<readonly File[]>([]);
 

@@ -22,6 +22,12 @@
 
 	let isWhyOpen = $state(false);
 	let isShooting = $state(false);
+	/** The shot whose frames are in the sheet, which stays when it is closed: they would be gone with it. */
+	let shotInSheet = $state<string | null>(null);
+	function shoot() {
+		shotInSheet = plan.shotId;
+		isShooting = true;
+	}
 	const shown = $derived(plan.shown);
 	const verdict = $derived(shown && verdictOf(shown, settings.units));
 	/** Peeking is not announced. */
@@ -81,12 +87,7 @@
 			/>
 			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 			<Gear {plan} />
-			<button
-				class="in-text"
-				type="button"
-				aria-haspopup="dialog"
-				onclick={() => (isShooting = true)}>shoot it</button
-			>
+			<button class="in-text" type="button" aria-haspopup="dialog" onclick={shoot}>shoot it</button>
 		</p>
 		{#if costs.length > 0}
 			<p class="costs"><Named text={costs.join(' ')} shot={plan.shot} /></p>
@@ -119,7 +120,7 @@
 	{/if}
 </Modal>
 
-{#if isShooting && shown}
+{#if shown && shotInSheet === plan.shotId}
 	{#await import('../../practice/ShootSheet.svelte') then { default: ShootSheet }}
 		<ShootSheet
 			solution={shown}
