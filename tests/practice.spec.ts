@@ -215,6 +215,23 @@ test('lids close over pupils that stay', async ({ lab }) => {
 	);
 });
 
+test('no lamp shines through what hides it, where two parts of the frame meet either', async ({
+	lab
+}) => {
+	// they hang behind the chest of somebody in the middle, where the parts meet
+	const sketch: Sketch = {
+		people: [ahead('one', 2.4)],
+		things: [thing('lamps', [0.07, 0.6, 7], { look: 'lights', widthM: 4, detailMm: 60 })],
+		focalMm: 50,
+		choices: { fNumberExact: 2 }
+	};
+	const roll = { longSidePx: 960, seed: 1, frames: 1 };
+	const beside = { left: 0, top: 480, widthPx: 960, heightPx: 80 };
+	expect(await lab.call('brightest', shotInput(sketch), roll, 0, beside)).toBeGreaterThan(250);
+	const chest = { left: 440, top: 480, widthPx: 80, heightPx: 80 };
+	expect(await lab.call('brightest', shotInput(sketch), roll, 0, chest)).toBeLessThan(200);
+});
+
 test('the same seed gives the same file, another seed another', async ({ lab }) => {
 	const sketch: Sketch = { people: [ahead('one', 2)] };
 	const roll = { longSidePx: 480, seed: 1, frames: 1 };

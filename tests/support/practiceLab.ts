@@ -282,6 +282,18 @@ export const practiceLab = {
 		return { x: tile.left + sumX / weight, y: tile.top + sumY / weight };
 	},
 
+	/** The brightest step of a part of a file, 0 to 255. */
+	async brightest(input: ShotInput, roll: Roll, frame: number, tile: Tile): Promise<number> {
+		const { order, frame: planned } = plannedFrame(input, roll, frame);
+		const { jpeg } = await develop(theStudio(), order, planned, ALONE);
+		const { left, top, widthPx, heightPx } = tile;
+		const flat = new OffscreenCanvas(widthPx, heightPx).getContext('2d');
+		if (!flat) throw new Error('no canvas');
+		flat.drawImage(await createImageBitmap(jpeg), -left, -top);
+		const { data } = flat.getImageData(0, 0, widthPx, heightPx);
+		return data.reduce((most, step, i) => (i % 4 === 3 ? most : Math.max(most, step)), 0);
+	},
+
 	/** What is thrown when the graphics card is lost while a frame is drawn. */
 	async whenLost(input: ShotInput, roll: Roll): Promise<string> {
 		const { order, frame } = plannedFrame(input, roll, 0);
