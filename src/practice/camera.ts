@@ -12,7 +12,6 @@ import {
 	type Subject
 } from '../preview/scene';
 import { finenessOf } from './fineness';
-import { withWholeDiscs } from './lampRoom';
 import { exposureGlimpses, lampPlaces, type OpenShutter } from './glimpses';
 import { noiseOf, tilesOf, windowOf, type Tile } from './sensor';
 
@@ -64,8 +63,7 @@ export async function expose(
 	const noise = noiseOf(release.shot.body, settings.iso, size);
 	const tiles = tilesOf(size, TILE_PX).filter(isWanted);
 	for (const [i, tile] of tiles.entries()) {
-		const drawn = withWholeDiscs(tile, subjectOf(latent, tile), size);
-		const { picture, count } = beginTile(studio, latent, drawn);
+		const { picture, count } = beginTile(studio, latent, tile);
 		try {
 			let before = Promise.resolve();
 			while (picture.count < count) {
@@ -77,15 +75,13 @@ export async function expose(
 				tell((i + picture.count / count) / tiles.length);
 				await breathe();
 			}
-			const [left, bottom] = [drawn.left, size.heightPx - drawn.top - drawn.heightPx];
-			picture.expose(drawn, { ...noise, gain: settings.gain, left, bottom, seed });
+			const [left, bottom] = [tile.left, size.heightPx - tile.top - tile.heightPx];
+			picture.expose(tile, { ...noise, gain: settings.gain, left, bottom, seed });
 			if (studio.isLost) throw new LostGraphics('the graphics card stopped drawing');
 		} finally {
 			picture.dispose();
 		}
-		const { left, top, widthPx, heightPx } = tile;
-		const from = [left - drawn.left, top - drawn.top] as const;
-		context.drawImage(studio.canvas, ...from, widthPx, heightPx, left, top, widthPx, heightPx);
+		context.drawImage(studio.canvas, tile.left, tile.top);
 	}
 	return whole;
 }

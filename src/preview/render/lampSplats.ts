@@ -44,9 +44,10 @@ void main() {
 	vec4 p = throughLens(position);
 	vec3 ndc = p.xyz / p.w;
 	vec2 at = (ndc.xy * 0.5 + 0.5) * uSize;
-	bool isInside = p.w > 0.0 && all(greaterThanEqual(at, vec2(0.0))) && all(lessThan(at, uSize));
-	vSeen = p.w <= 0.0 ? 0.0 : 1.0;
-	if (isInside) vSeen = step(ndc.z * 0.5 + 0.5, texelFetch(uDepth, ivec2(at), 0).r + 1e-6);
+	// just outside, what stands at the edge hides it: a cell that reaches in belongs to a place nearby
+	ivec2 nearest = ivec2(clamp(at, vec2(0.0), uSize - 1.0));
+	float isSeen = step(ndc.z * 0.5 + 0.5, texelFetch(uDepth, nearest, 0).r + 1e-6);
+	vSeen = p.w <= 0.0 ? 0.0 : isSeen;
 	vec2 target = (vec2(lamp, uSample) + 0.5) / vec2(float(LAMPS), float(SAMPLES));
 	gl_Position = vec4(target * 2.0 - 1.0, 0.0, 1.0);
 	gl_PointSize = 1.0;

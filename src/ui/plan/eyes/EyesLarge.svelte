@@ -75,8 +75,8 @@
 		{/each}
 	</div>
 	<p class="note">
-		Blur over what you allow (1 is the limit), and the pixels of the sensor it covers. Diffraction
-		is drawn; shake and motion are not.
+		Blur as a share of what you allow, and the pixels of the sensor it covers. Diffraction is drawn;
+		shake and motion are not.
 	</p>
 </Modal>
 
