@@ -25,9 +25,12 @@
 	let tenRemPx = $state(10 * parseFloat(getComputedStyle(document.documentElement).fontSize));
 	const isPhone = $derived((10 * windowPx) / tenRemPx < PHONE_REM);
 
-	/** How high what is said was before a rung was pointed at: in a low window the ladder must not move away from under it. */
+	/**
+	 * How high what is said was before a rung was pointed at, in a low window, or something was moved on the stage:
+	 * neither must move away from under the pointer.
+	 */
 	let sayPx = $state(0);
-	const heldPx = $derived(plan.isPeeking ? untrack(() => sayPx) : null);
+	const heldPx = $derived(plan.isPeeking || plan.isMoving ? untrack(() => sayPx) : null);
 
 	/** On a slow phone the verdict need not wait until the rest is worked out: that comes when it has been seen. */
 	let isVerdictSeen = $state(untrack(() => !isPhone));
@@ -58,7 +61,8 @@
 	<div class="ten-rem" bind:offsetWidth={tenRemPx} aria-hidden="true"></div>
 	<div
 		class="say"
-		class:held={heldPx !== null}
+		class:held={plan.isPeeking}
+		class:still={plan.isMoving}
 		style:--held="{heldPx ?? 0}px"
 		bind:offsetHeight={sayPx}
 	>
@@ -113,6 +117,10 @@
 		display: flex;
 		flex-direction: column;
 		gap: 0.2rem;
+	}
+	.plan .still {
+		height: var(--held);
+		overflow: hidden;
 	}
 	/* lower than what fits without scrolling */
 	@media (max-height: 41rem) {

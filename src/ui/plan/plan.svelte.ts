@@ -43,6 +43,8 @@ export class PlanView {
 	/** Exact f-number that is only looked at. */
 	#peekedFNumber = $state<number | null>(null);
 	selected = $state.raw<ObjectRef | null>(null);
+	/** A pointer moves something on the stage: the page around it must not. */
+	isMoving = $state(false);
 	/** The photograph that the stage was made from, where it was kept. */
 	readonly photograph: KeptPhotograph;
 
@@ -62,14 +64,14 @@ export class PlanView {
 		oddsPort,
 		'table',
 		() => (this.solution?.take ? this.oddsQuestion : null),
-		ODDS_REST_MS
+		REST_MS
 	);
 	/** What the other pictures of an arrangement with an object come to. */
 	readonly aboutCosts = new Asking(
 		advicePort,
 		'abouts',
 		() => (objectOf(this.oddsQuestion.shot) ? this.oddsQuestion : null),
-		ADVICE_REST_MS
+		REST_MS
 	);
 
 	/** Whether it is not sure where somebody stands. */
@@ -79,7 +81,7 @@ export class PlanView {
 		advicePort,
 		'measured',
 		() => (this.isUnsure && !this.isFixed && this.solution?.take ? this.oddsQuestion : null),
-		ADVICE_REST_MS
+		REST_MS
 	);
 
 	readonly #adviceQuestion = $derived.by(() => ({ ...this.oddsQuestion, lenses: this.lenses }));
@@ -88,7 +90,7 @@ export class PlanView {
 		advicePort,
 		'advice',
 		() => (this.solution?.take ? this.#adviceQuestion : null),
-		ADVICE_REST_MS
+		REST_MS
 	);
 
 	/** How a shot that is picked by the odds is picked, with one's own hands. */
@@ -218,6 +220,5 @@ export function oddsAt(table: OddsTable | null, fNumberExact: number | null): Od
 	return table?.rungs.find((one) => one.fNumberExact === fNumberExact)?.odds ?? null;
 }
 
-/** Odds are counted, advice is worked out when the shot has come to rest for as long, ms. */
-export const ODDS_REST_MS = 150;
-const ADVICE_REST_MS = 60;
+/** Odds are counted, advice is worked out when the shot has come to rest for as long, ms: longer than a slow frame of a drag. */
+export const REST_MS = 150;

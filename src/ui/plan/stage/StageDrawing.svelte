@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import type { Flat } from '$core/anatomy/outline';
 	import { NUDGES, smallLength } from '$words/numbers';
 	import { reusing } from '../../shared/reuse';
@@ -89,6 +89,7 @@
 	}
 	const around = () => ({ view, scene, objects, turnHandle, setView, pointAt });
 	const hands = untrack(() => new StageHands(plan, around));
+	onDestroy(() => (plan.isMoving = false));
 	const readout = $derived(hands.held ? heldWords(hands.held, shot, scene, settings.units) : null);
 	const activeLabel = $derived(
 		objects.find(({ ref }) => sameObject(ref, hands.active))?.label ?? ''

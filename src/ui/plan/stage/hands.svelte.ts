@@ -52,7 +52,6 @@ export class StageHands {
 	readonly #around: () => Surroundings;
 	#hold = $state.raw<Hold | null>(null);
 	#gesture = '';
-	#hasMoved = $state(false);
 	// not shown anywhere, so it need not be reactive
 	// eslint-disable-next-line svelte/prefer-svelte-reactivity
 	readonly #fingers = new Map<number, Flat>();
@@ -70,7 +69,7 @@ export class StageHands {
 	/** What is being moved or turned right now. */
 	get held(): ObjectRef | null {
 		if (this.isHolding) return this.active;
-		return this.#hold && this.#hold.does !== 'pan' && this.#hasMoved ? this.#hold.ref : null;
+		return this.#hold && this.#hold.does !== 'pan' && this.#plan.isMoving ? this.#hold.ref : null;
 	}
 
 	down(id: number, at: Flat, isTouch: boolean): void {
@@ -82,7 +81,7 @@ export class StageHands {
 		}
 		const reach = isTouch ? 'touch' : 'fine';
 		const { turnHandle, objects } = this.#around();
-		this.#hasMoved = false;
+		this.#plan.isMoving = false;
 		this.#gesture = this.#plan.newGesture('stage');
 		const from = this.#plan.shot;
 		if (turnHandle && apart(turnHandle.at, at) <= HANDLE_PX[reach]) {
@@ -104,16 +103,16 @@ export class StageHands {
 		const { view, setView } = this.#around();
 		if (hold?.does === 'pan') {
 			// a finger that only points trembles
-			if (!this.#hasMoved && apart(hold.last, at) <= CLICK_PX) return;
-			this.#hasMoved = true;
+			if (!this.#plan.isMoving && apart(hold.last, at) <= CLICK_PX) return;
+			this.#plan.isMoving = true;
 			setView(panBy(view, at.x - hold.last.x, at.y - hold.last.y));
 			this.#hold = { does: 'pan', last: at };
 		} else if (hold?.does === 'turn') {
-			this.#hasMoved = true;
+			this.#plan.isMoving = true;
 			this.#turnTo(hold.ref, hold.from, at);
 		} else if (hold?.does === 'move') {
-			if (!this.#hasMoved && apart(hold.start, at) <= CLICK_PX) return;
-			this.#hasMoved = true;
+			if (!this.#plan.isMoving && apart(hold.start, at) <= CLICK_PX) return;
+			this.#plan.isMoving = true;
 			if (hold.ref.kind === 'plane') return this.#focusAt(at);
 			const by = moveInWorld(view, at.x - hold.start.x, at.y - hold.start.y);
 			this.#plan.change(moveObject(hold.from, hold.ref, by, hold.rowIds), this.#gesture);
@@ -125,8 +124,8 @@ export class StageHands {
 		this.#fingers.delete(id);
 		const hold = this.#hold;
 		this.#hold = null;
-		if (!hold || this.#hasMoved) {
-			this.#hasMoved = false;
+		if (!hold || this.#plan.isMoving) {
+			this.#plan.isMoving = false;
 			return;
 		}
 		if (hold.does === 'pan') {
