@@ -4,7 +4,15 @@ import type { Accidents, CameraAccidents, Moved } from './accidents';
 import { imageOf, type Conditions, type PersonConditions } from './conditions';
 import type { Draws } from './draws';
 import { limitsOf } from './shutterLimits';
-import { WorstPoints, type Blurs } from './worstPoints';
+import { WorstPoints } from './worstPoints';
+
+/** Of every target of every frame, frame by frame, as squares over what is allowed. */
+export interface Blurs {
+	/** The defocus at f/1. */
+	readonly disc: Float64Array;
+	/** What motion and shake add in a second. */
+	readonly streak: Float64Array;
+}
 
 /**
  * The frames of one focus: each with its own focusing, sway, shake and motion. Defocus goes with 1/N
@@ -54,33 +62,78 @@ export class FrameSet {
 	}
 
 	get #worstPoints(): WorstPoints {
-		return (this.#worst ??= new WorstPoints(this.#blurs ?? this.#play(), this.frames));
+		return (this.#worst ??= this.#decide());
 	}
 
 	#play(): Blurs {
-		const { targets, people, focalMm, fieldBend, shakeMmPerS } = this.conditions;
-		const count = targets.length;
-		const disc = new Float64Array(this.frames * count);
-		const streak = new Float64Array(this.frames * count);
-		const planePerM = this.#imageMm.map((imageMm) => vergenceOfImage(focalMm, imageMm));
-		const shaken = this.#shake.map((scale) => (shakeMmPerS * scale) ** 2);
-		const still = new Float64Array(this.frames);
-		targets.forEach(({ depthM, asideM, allowedMm, owner }, target) => {
-			const away = this.#personM[owner] ?? still;
-			const times = this.#times[owner] ?? still;
-			const speed = people[owner]?.speedMmPerS ?? 0;
-			const perAllowed = 1 / (allowedMm * allowedMm);
-			for (let frame = 0, at = target; frame < this.frames; frame++, at += count) {
-				const imageMm = this.#imageMm[frame] as number;
-				const perM = 1 / (depthM + (away[frame] as number) - (this.#cameraM[frame] as number));
-				const bend = fieldBend === 0 ? 1 : bendFactor(fieldBend, 1 / Math.hypot(1, asideM * perM));
-				const width = (focalMm * imageMm * (perM - (planePerM[frame] as number) / bend)) / 1000;
-				const run = (speed * (times[frame] as number) * imageMm * perM) / 1000;
-				disc[at] = width * width * perAllowed;
-				streak[at] = ((shaken[frame] as number) + run * run) * perAllowed;
-			}
+		const { length } = this.conditions.targets;
+		const disc = new Float64Array(this.frames * length);
+		const streak = new Float64Array(this.frames * length);
+		const all = this.conditions.targets.map((_, i) => i);
+		this.#each(all, (frame, target, d, s) => {
+			disc[frame * length + target] = d;
+			streak[frame * length + target] = s;
 		});
 		return { disc, streak };
+	}
+
+	#decide(): WorstPoints {
+		const worst = new WorstPoints(this.frames);
+		const last = this.#worstFirst.at(-1);
+		this.#each(this.#worstFirst, (_frame, target, disc, streak) => {
+			worst.add(disc, streak);
+			if (target === last) worst.close();
+		});
+		return worst;
+	}
+
+	/** Targets by how far from the plane they are: the others are passed over soonest after those. */
+	get #worstFirst(): readonly number[] {
+		const { targets, planeM } = this.conditions;
+		const off = targets.map(
+			({ depthM, allowedMm }) => Math.abs(1 / depthM - 1 / planeM) / allowedMm
+		);
+		return targets.map((_, i) => i).sort((a, b) => (off[b] as number) - (off[a] as number));
+	}
+
+	/** Looks at targets in every frame: the squares of their defocus at f/1, and of what motion and shake add in a second. */
+	#each(
+		order: readonly number[],
+		look: (frame: number, target: number, disc: number, streak: number) => void
+	): void {
+		const { targets, people, focalMm, fieldBend, shakeMmPerS } = this.conditions;
+		const still = new Float64Array(this.frames);
+		const all = order.map((index) => {
+			const { depthM, asideM, allowedMm, owner } = targets[index] as (typeof targets)[number];
+			return {
+				index,
+				depthM,
+				asideM,
+				perAllowed: 1 / (allowedMm * allowedMm),
+				away: this.#personM[owner] ?? still,
+				times: this.#times[owner] ?? still,
+				speed: people[owner]?.speedMmPerS ?? 0
+			};
+		});
+		for (let frame = 0; frame < this.frames; frame++) {
+			const imageMm = this.#imageMm[frame] as number;
+			const planePerM = vergenceOfImage(focalMm, imageMm);
+			const cameraM = this.#cameraM[frame] as number;
+			const shaken = (shakeMmPerS * (this.#shake[frame] as number)) ** 2;
+			for (const one of all) {
+				const perM = 1 / (one.depthM + (one.away[frame] as number) - cameraM);
+				const bend =
+					fieldBend === 0 ? 1 : bendFactor(fieldBend, 1 / Math.hypot(1, one.asideM * perM));
+				const width = (focalMm * imageMm * (perM - planePerM / bend)) / 1000;
+				const run = (one.speed * (one.times[frame] as number) * imageMm * perM) / 1000;
+				look(
+					frame,
+					one.index,
+					width * width * one.perAllowed,
+					(shaken + run * run) * one.perAllowed
+				);
+			}
+		}
 	}
 
 	/** Where each frame is focused, mm behind the lens. */

@@ -1,10 +1,5 @@
-/** Of every target of every frame, frame by frame, as squares over what is allowed. */
-export interface Blurs {
-	/** The defocus at f/1. */
-	readonly disc: Float64Array;
-	/** What motion and shake add in a second. */
-	readonly streak: Float64Array;
-}
+/** Room for so many at first: of dozens few decide. */
+const POINTS_A_FRAME = 8;
 
 /**
  * The targets that decide whether a frame is sharp. A target with less defocus and less streak than
@@ -17,43 +12,65 @@ export class WorstPoints {
 	#disc: Float64Array;
 	#streak: Float64Array;
 
-	constructor({ disc, streak }: Blurs, frames: number) {
-		const count = disc.length / frames;
+	/** Of the frame that is being put together: where it begins, and where the next point goes. */
+	#start = 0;
+	#end = 0;
+	#frame = 0;
+	/** Which point beat another one last: likely the next one, too. */
+	#beaten = 0;
+
+	constructor(frames: number) {
 		this.#from = new Uint32Array(frames + 1);
-		this.#disc = new Float64Array(disc.length);
-		this.#streak = new Float64Array(disc.length);
-		let end = 0;
-		for (let frame = 0; frame < frames; frame++) {
-			const start = end;
-			for (let at = frame * count; at < (frame + 1) * count; at++) {
-				end = this.#insert(start, end, disc[at] as number, streak[at] as number);
-			}
-			this.#from[frame + 1] = end;
-		}
-		this.#disc = this.#disc.slice(0, end);
-		this.#streak = this.#streak.slice(0, end);
+		this.#disc = new Float64Array(POINTS_A_FRAME * frames);
+		this.#streak = new Float64Array(POINTS_A_FRAME * frames);
 	}
 
-	/** Puts a point among those of a frame, unless one is worse, and drops those that it beats. */
-	#insert(start: number, end: number, disc: number, streak: number): number {
+	/** Puts a point among those of the frame, unless one is worse, and drops those that it beats. */
+	add(disc: number, streak: number): void {
 		const discs = this.#disc;
 		const streaks = this.#streak;
-		let kept = start;
-		for (let i = start; i < end; i++) {
+		const beaten = this.#beaten;
+		if (
+			beaten < this.#end &&
+			(discs[beaten] as number) >= disc &&
+			(streaks[beaten] as number) >= streak
+		)
+			return;
+		let kept = this.#start;
+		for (let i = kept; i < this.#end; i++) {
 			const ownDisc = discs[i] as number;
 			const ownStreak = streaks[i] as number;
 			const isNoBetter = ownDisc >= disc;
 			const isNoSteadier = ownStreak >= streak;
-			if (isNoBetter && isNoSteadier) return end;
+			if (isNoBetter && isNoSteadier) {
+				this.#beaten = i;
+				return;
+			}
 			if (isNoBetter || isNoSteadier) {
 				discs[kept] = ownDisc;
 				streaks[kept] = ownStreak;
 				kept += 1;
 			}
 		}
-		discs[kept] = disc;
-		streaks[kept] = streak;
-		return kept + 1;
+		if (kept === discs.length) this.#grow();
+		this.#disc[kept] = disc;
+		this.#streak[kept] = streak;
+		this.#end = kept + 1;
+	}
+
+	/** The frame has all its points: the next one begins. */
+	close(): void {
+		this.#start = this.#end;
+		this.#beaten = this.#end;
+		this.#from[++this.#frame] = this.#end;
+	}
+
+	#grow(): void {
+		const [disc, streak] = [this.#disc, this.#streak];
+		this.#disc = new Float64Array(2 * disc.length);
+		this.#disc.set(disc);
+		this.#streak = new Float64Array(2 * streak.length);
+		this.#streak.set(streak);
 	}
 
 	/** Whether every target of a frame is sharp. */

@@ -28,6 +28,7 @@ describe('reusing what has not changed', () => {
 	it('tells a missing key from one without a value, and an array from an object', () => {
 		expect(reuse<object>({ a: undefined }, {})).toEqual({});
 		expect(Object.keys(reuse<object>({ a: undefined }, {}))).toEqual([]);
+		expect(Object.keys(reuse<object>({ a: 1 }, { b: undefined }))).toEqual(['b']);
 		expect(reuse<unknown>({}, [])).toEqual([]);
 		expect(Array.isArray(reuse<unknown>({}, []))).toBe(true);
 	});

@@ -7,15 +7,23 @@
  */
 export function reuse<T>(before: T, next: T): T {
 	if (Object.is(before, next) || !isPlain(before) || !isPlain(next)) return next;
+	if (Array.isArray(next)) return Array.isArray(before) ? (reuseList(before, next) as T) : next;
 	const keys = Object.keys(next);
-	const isList = Array.isArray(next);
-	let isSame = isList === Array.isArray(before) && keys.length === Object.keys(before).length;
-	const shared = (isList ? [] : {}) as Record<string, unknown>;
+	let isSame = !Array.isArray(before) && keys.length === Object.keys(before).length;
+	const shared: Record<string, unknown> = {};
 	for (const key of keys) {
-		shared[key] = reuse(before[key], next[key]);
-		if (shared[key] !== before[key]) isSame = false;
+		const one = reuse(before[key], next[key]);
+		shared[key] = one;
+		if (one !== before[key] || !(key in before)) isSame = false;
 	}
 	return isSame ? before : (shared as T);
+}
+
+/** By their places, not by the names of these: lists are long. */
+function reuseList(before: readonly unknown[], next: readonly unknown[]): readonly unknown[] {
+	const shared = next.map((one, i) => reuse(before[i], one));
+	const isSame = next.length === before.length && shared.every((one, i) => one === before[i]);
+	return isSame ? before : shared;
 }
 
 function isPlain(value: unknown): value is Record<string, unknown> {
@@ -37,7 +45,21 @@ export function reusing<T>(work: () => T): () => T {
  * shared.
  */
 export function keep<T>(before: T, next: T): T {
-	return reuse(before, next) === before ? before : next;
+	return isAlike(before, next) ? before : next;
+}
+
+/** Whether two values equal each other in every part. */
+function isAlike(one: unknown, other: unknown): boolean {
+	if (Object.is(one, other)) return true;
+	if (!isPlain(one) || !isPlain(other) || Array.isArray(one) !== Array.isArray(other)) return false;
+	if (Array.isArray(one) && Array.isArray(other)) {
+		return one.length === other.length && one.every((part, i) => isAlike(part, other[i]));
+	}
+	const keys = Object.keys(one);
+	return (
+		keys.length === Object.keys(other).length &&
+		keys.every((key) => key in other && isAlike(one[key], other[key]))
+	);
 }
 
 /** The same for a value that is worked out again and again: remembers the last one. */

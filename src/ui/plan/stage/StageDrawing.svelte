@@ -256,9 +256,8 @@
 	}
 	svg {
 		position: absolute;
-		inset: 0;
-		width: 100%;
-		height: 100%;
+		/* its size is that of its attributes: with a share of the pane all words in it would be laid out anew at every move */
+		inset: 0 auto auto 0;
 		touch-action: none;
 		cursor: grab;
 	}
