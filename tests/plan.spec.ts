@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test';
 import { expect, test } from './support/app';
 
 /** What one does on the Plan screen, each thing once. */
@@ -54,6 +55,35 @@ test('distances and gaps are shown while something is held, and only then', asyn
 	await expect(app.card).toBeHidden();
 	await page.mouse.up();
 	await expect(readout).toBeHidden();
+});
+
+test('while somebody is moved nothing moves away from under the pointer', async ({ app, page }) => {
+	await page.setViewportSize({ width: 1024, height: 800 });
+	await app.openSample(/The couple/);
+	// all that is said has come, and is laid out
+	await expect(app.verdict).toContainText('% sure of one good one');
+	await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 100)));
+	const at = await app.middleOf(app.stage.locator('.full').first());
+	await page.mouse.move(at.x, at.y);
+	await page.mouse.down();
+	const heightOf = (part: Locator) => part.evaluate((one) => one.getBoundingClientRect().height);
+	const seen = { words: new Set(), ladder: new Set() };
+	const [tops, feet]: [number[], number[]] = [[], []];
+	for (let i = 1; i <= 24; i++) {
+		await page.mouse.move(at.x + 60 * Math.sin(i / 3), at.y + 50 * (Math.cos(i / 5) - 1));
+		const { y, height } = (await app.stage.boundingBox()) ?? { y: NaN, height: NaN };
+		tops.push(y);
+		feet.push(y + height);
+		seen.words.add(await heightOf(app.verdict));
+		seen.ladder.add(await app.ladder.getByRole('row').count());
+	}
+	await page.mouse.up();
+	// what is said and the ladder take more room and less meanwhile
+	expect(seen.words.size).toBeGreaterThan(1);
+	expect(seen.ladder.size).toBeGreaterThan(1);
+	for (const edges of [tops, feet]) {
+		expect(Math.max(...edges) - Math.min(...edges)).toBeLessThanOrEqual(1);
+	}
 });
 
 test('the sharpness standard is changed in place, a print with its size', async ({ app, page }) => {

@@ -25,12 +25,15 @@
 	let tenRemPx = $state(10 * parseFloat(getComputedStyle(document.documentElement).fontSize));
 	const isPhone = $derived((10 * windowPx) / tenRemPx < PHONE_REM);
 
-	/**
-	 * How high what is said was before a rung was pointed at, in a low window, or something was moved on the stage:
-	 * neither must move away from under the pointer.
-	 */
+	/** How high what is said was before a rung was pointed at: in a low window the ladder must not move away from under it. */
 	let sayPx = $state(0);
 	const heldPx = $derived(plan.isPeeking || plan.isMoving ? untrack(() => sayPx) : null);
+	/** The same of all three while something is moved: what is said and the ladder have more lines, or fewer, meanwhile. */
+	let panesPx = $state(0);
+	let ladderPx = $state(0);
+	const rows = $derived(
+		plan.isMoving ? untrack(() => `${sayPx}px ${panesPx}px ${ladderPx}px`) : undefined
+	);
 
 	/** On a slow phone the verdict need not wait until the rest is worked out: that comes when it has been seen. */
 	let isVerdictSeen = $state(untrack(() => !isPhone));
@@ -57,12 +60,11 @@
 
 <svelte:window bind:innerWidth={windowPx} />
 
-<main class="plan" class:phone={isPhone}>
+<main class="plan" class:phone={isPhone} class:still={plan.isMoving} style:--rows={rows}>
 	<div class="ten-rem" bind:offsetWidth={tenRemPx} aria-hidden="true"></div>
 	<div
 		class="say"
 		class:held={plan.isPeeking}
-		class:still={plan.isMoving}
 		style:--held="{heldPx ?? 0}px"
 		bind:offsetHeight={sayPx}
 	>
@@ -87,14 +89,14 @@
 			<Wishes {plan} />
 		</details>
 	{:else if !isPhone}
-		<div class="panes">
+		<div class="panes" bind:offsetHeight={panesPx}>
 			<Stage {plan} {isPhone} />
 			<div class="look">
 				<Frame {plan} />
 				<Eyes {plan} {isPhone} />
 			</div>
 		</div>
-		<div class="ladder"><Ladder {plan} {isPhone} /></div>
+		<div class="ladder" bind:offsetHeight={ladderPx}><Ladder {plan} {isPhone} /></div>
 	{/if}
 </main>
 
@@ -118,9 +120,14 @@
 		flex-direction: column;
 		gap: 0.2rem;
 	}
-	.plan .still {
-		height: var(--held);
+	.still:not(.phone) {
+		grid-template-rows: var(--rows);
+	}
+	.still > :is(.say, .ladder) {
 		overflow: hidden;
+	}
+	.still.phone > .say {
+		height: var(--held);
 	}
 	/* lower than what fits without scrolling */
 	@media (max-height: 41rem) {

@@ -136,6 +136,7 @@
 	}
 	.stage {
 		touch-action: pan-y;
+		user-select: none;
 		cursor: ew-resize;
 		background: var(--sheet);
 		border: 1px solid var(--rule);

@@ -259,6 +259,8 @@
 		/* its size is that of its attributes: with a share of the pane all words in it would be laid out anew at every move */
 		inset: 0 auto auto 0;
 		touch-action: none;
+		/* what is dragged is no text to be marked */
+		user-select: none;
 		cursor: grab;
 	}
 	svg:focus:not(:focus-visible) {
