@@ -1,9 +1,10 @@
-/** Takes the pictures of docs/screenshots anew, from the sample day. */
+/** Takes the pictures of docs/screenshots anew, from the sample day: all, or those named. */
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { served } from './served.mjs';
 
 const FOLDER = 'docs/screenshots';
+const named = process.argv.slice(2);
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -148,6 +149,7 @@ const browser = await chromium.launch({
 });
 try {
 	for (const [name, viewport, look, title, prepare] of PICTURES) {
+		if (named.length > 0 && !named.includes(name)) continue;
 		const isPhone = viewport === PHONE;
 		const page = await browser.newPage({
 			viewport,

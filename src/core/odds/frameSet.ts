@@ -79,8 +79,9 @@ export class FrameSet {
 
 	#decide(): WorstPoints {
 		const worst = new WorstPoints(this.frames);
-		const last = this.#worstFirst.at(-1);
-		this.#each(this.#worstFirst, (_frame, target, disc, streak) => {
+		const order = this.#worstFirst();
+		const last = order.at(-1);
+		this.#each(order, (_frame, target, disc, streak) => {
 			worst.add(disc, streak);
 			if (target === last) worst.close();
 		});
@@ -88,7 +89,7 @@ export class FrameSet {
 	}
 
 	/** Targets by how far from the plane they are: the others are passed over soonest after those. */
-	get #worstFirst(): readonly number[] {
+	#worstFirst(): readonly number[] {
 		const { targets, planeM } = this.conditions;
 		const off = targets.map(
 			({ depthM, allowedMm }) => Math.abs(1 / depthM - 1 / planeM) / allowedMm

@@ -17,7 +17,7 @@ export class WorstPoints {
 	#end = 0;
 	#frame = 0;
 	/** Which point beat another one last: likely the next one, too. */
-	#beaten = 0;
+	#winner = 0;
 
 	constructor(frames: number) {
 		this.#from = new Uint32Array(frames + 1);
@@ -29,13 +29,14 @@ export class WorstPoints {
 	add(disc: number, streak: number): void {
 		const discs = this.#disc;
 		const streaks = this.#streak;
-		const beaten = this.#beaten;
+		const last = this.#winner;
 		if (
-			beaten < this.#end &&
-			(discs[beaten] as number) >= disc &&
-			(streaks[beaten] as number) >= streak
-		)
+			last < this.#end &&
+			(discs[last] as number) >= disc &&
+			(streaks[last] as number) >= streak
+		) {
 			return;
+		}
 		let kept = this.#start;
 		for (let i = kept; i < this.#end; i++) {
 			const ownDisc = discs[i] as number;
@@ -43,7 +44,7 @@ export class WorstPoints {
 			const isNoBetter = ownDisc >= disc;
 			const isNoSteadier = ownStreak >= streak;
 			if (isNoBetter && isNoSteadier) {
-				this.#beaten = i;
+				this.#winner = i;
 				return;
 			}
 			if (isNoBetter || isNoSteadier) {
@@ -61,7 +62,7 @@ export class WorstPoints {
 	/** The frame has all its points: the next one begins. */
 	close(): void {
 		this.#start = this.#end;
-		this.#beaten = this.#end;
+		this.#winner = this.#end;
 		this.#from[++this.#frame] = this.#end;
 	}
 

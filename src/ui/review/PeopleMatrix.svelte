@@ -60,8 +60,10 @@
 					<tr class:free={!person.counts}>
 						<!-- marked without a change of its width: the whole table would be laid out anew -->
 						<th scope="row" class:on={i === view.whom}>
-							<button type="button" onclick={() => (view.person = i)}
-								><bdi>{person.name}</bdi></button
+							<button
+								type="button"
+								aria-current={i === view.whom ? 'true' : undefined}
+								onclick={() => (view.person = i)}><bdi>{person.name}</bdi></button
 							>
 						</th>
 						{#each columns as one (one.file.id)}
@@ -122,6 +124,13 @@
 	}
 	.on {
 		box-shadow: inset 3px 0 0 var(--focus);
+	}
+	/* there are no shadows in the colours of the system */
+	@media (forced-colors: active) {
+		.on {
+			outline: 2px solid;
+			outline-offset: -2px;
+		}
 	}
 	.free {
 		opacity: 0.7;

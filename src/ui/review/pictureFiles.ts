@@ -46,6 +46,36 @@ async function filesIn(folder: Entry, path: readonly string[] = [folder.name]): 
 	return found;
 }
 
+/** What was dropped, in the form in which chosen folders are read. */
+const entryOf = (entry: FileSystemEntry): Entry => ({
+	name: entry.name,
+	kind: entry.isDirectory ? 'directory' : 'file',
+	getFile: () =>
+		new Promise((resolve, reject) => (entry as FileSystemFileEntry).file(resolve, reject)),
+	async *values() {
+		const reader = (entry as FileSystemDirectoryEntry).createReader();
+		for (;;) {
+			// some at a time, until none are left
+			const some = await new Promise<FileSystemEntry[]>((resolve, reject) =>
+				reader.readEntries(resolve, reject)
+			);
+			if (some.length === 0) return;
+			yield* some.map(entryOf);
+		}
+	}
+});
+
+/** The files of a drop, and those in its folders. What is in it is asked for at once: afterwards it is gone. */
+export async function droppedFiles({ files, items }: DataTransfer): Promise<File[]> {
+	const dropped = [...files];
+	const entries = [...items].flatMap((item) => item.webkitGetAsEntry() ?? []);
+	if (!entries.some(({ isDirectory }) => isDirectory)) return dropped;
+	async function* values() {
+		yield* entries.map(entryOf);
+	}
+	return filesIn({ name: '', kind: 'directory', values }, []);
+}
+
 interface FolderWindow {
 	showDirectoryPicker?: (options: { readonly mode: 'read' | 'readwrite' }) => Promise<Entry>;
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { FRAMES_DRAGGED } from '../../review/asked.svelte';
+	import { droppedFiles } from '../../review/pictureFiles';
 
 	/** Files can be dropped anywhere on the window. */
 	interface Props {
@@ -27,7 +28,7 @@
 		if (!hasFiles(event)) return;
 		event.preventDefault();
 		isDropping = false;
-		ondrop([...(event.dataTransfer?.files ?? [])]);
+		if (event.dataTransfer) void droppedFiles(event.dataTransfer).then(ondrop, () => ondrop([]));
 	}}
 />
 
