@@ -113,7 +113,8 @@
 	}
 
 	function takeDropped(files: readonly File[]) {
-		if (at === 'review' || files.length > 1) filesAsked.hand([...files]);
+		if (files.length === 0) openings.refuse('There is no file in what was dropped.');
+		else if (at === 'review' || files.length > 1) filesAsked.hand([...files]);
 		else take(files[0]);
 	}
 
@@ -220,7 +221,10 @@
 		}}
 	/>
 	<Looking {openings} />
-	<Dropping ondrop={takeDropped} />
+	<Dropping
+		ondrop={takeDropped}
+		onfail={() => openings.refuse('The folder cannot be read. Choose the files in it instead.')}
+	/>
 </div>
 {#if wanted.help}
 	{#await import('./shared/Help.svelte') then { default: Help }}<Help

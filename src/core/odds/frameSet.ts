@@ -1,18 +1,10 @@
 import type { ShutterLimits } from '../study/candidate';
-import { bendFactor, vergenceOfImage } from '../optics/focus';
 import type { Accidents, CameraAccidents, Moved } from './accidents';
+import { blursOf, worstPointsOf, type Blurs, type Happened } from './blurs';
 import { imageOf, type Conditions, type PersonConditions } from './conditions';
 import type { Draws } from './draws';
 import { limitsOf } from './shutterLimits';
-import { WorstPoints } from './worstPoints';
-
-/** Of every target of every frame, frame by frame, as squares over what is allowed. */
-export interface Blurs {
-	/** The defocus at f/1. */
-	readonly disc: Float64Array;
-	/** What motion and shake add in a second. */
-	readonly streak: Float64Array;
-}
+import type { WorstPoints } from './worstPoints';
 
 /**
  * The frames of one focus: each with its own focusing, sway, shake and motion. Defocus goes with 1/N
@@ -29,15 +21,8 @@ export class FrameSet {
 	#blinks: Uint8Array | null = null;
 	#open: Uint32Array | null = null;
 	#isLost: Uint8Array | null = null;
-	/**
-	 * Camera forward, m; image distance focused at, mm; a person away, m, those who decide nothing only
-	 * when they are asked for; and how many times as fast.
-	 */
-	readonly #cameraM: Float64Array;
-	readonly #imageMm: Float64Array;
-	readonly #personM: Float64Array[];
-	readonly #times: Float64Array[];
-	readonly #shake: Float64Array;
+	/** Of people, those who decide nothing only when they are asked for. */
+	readonly #happened: Happened;
 	#limits: ShutterLimits | null = null;
 
 	constructor(conditions: Conditions, draws: Draws) {
@@ -45,11 +30,13 @@ export class FrameSet {
 		this.conditions = conditions;
 		this.draws = draws;
 		this.#isWrong = Uint8Array.from(draws.wrong(), (part) => (part < wrongChance ? 1 : 0));
-		this.#cameraM = this.#sway();
-		this.#imageMm = this.#focusing();
-		this.#personM = people.map((person) => this.#alongAxis(person));
-		this.#times = people.map((person) => this.#speeds(person));
-		this.#shake = draws.shake();
+		this.#happened = {
+			cameraM: this.#sway(),
+			imageMm: this.#focusing(),
+			personM: people.map((person) => this.#alongAxis(person)),
+			times: people.map((person) => this.#speeds(person)),
+			shake: draws.shake()
+		};
 	}
 
 	get frames(): number {
@@ -58,83 +45,11 @@ export class FrameSet {
 
 	/** What becomes of every target in every frame; kept from then on. */
 	get blurs(): Blurs {
-		return (this.#blurs ??= this.#play());
+		return (this.#blurs ??= blursOf(this.conditions, this.#happened));
 	}
 
 	get #worstPoints(): WorstPoints {
-		return (this.#worst ??= this.#decide());
-	}
-
-	#play(): Blurs {
-		const { length } = this.conditions.targets;
-		const disc = new Float64Array(this.frames * length);
-		const streak = new Float64Array(this.frames * length);
-		const all = this.conditions.targets.map((_, i) => i);
-		this.#each(all, (frame, target, d, s) => {
-			disc[frame * length + target] = d;
-			streak[frame * length + target] = s;
-		});
-		return { disc, streak };
-	}
-
-	#decide(): WorstPoints {
-		const worst = new WorstPoints(this.frames);
-		const order = this.#worstFirst();
-		const last = order.at(-1);
-		this.#each(order, (_frame, target, disc, streak) => {
-			worst.add(disc, streak);
-			if (target === last) worst.close();
-		});
-		return worst;
-	}
-
-	/** Targets by how far from the plane they are: the others are passed over soonest after those. */
-	#worstFirst(): readonly number[] {
-		const { targets, planeM } = this.conditions;
-		const off = targets.map(
-			({ depthM, allowedMm }) => Math.abs(1 / depthM - 1 / planeM) / allowedMm
-		);
-		return targets.map((_, i) => i).sort((a, b) => (off[b] as number) - (off[a] as number));
-	}
-
-	/** Looks at targets in every frame: the squares of their defocus at f/1, and of what motion and shake add in a second. */
-	#each(
-		order: readonly number[],
-		look: (frame: number, target: number, disc: number, streak: number) => void
-	): void {
-		const { targets, people, focalMm, fieldBend, shakeMmPerS } = this.conditions;
-		const still = new Float64Array(this.frames);
-		const all = order.map((index) => {
-			const { depthM, asideM, allowedMm, owner } = targets[index] as (typeof targets)[number];
-			return {
-				index,
-				depthM,
-				asideM,
-				perAllowed: 1 / (allowedMm * allowedMm),
-				away: this.#personM[owner] ?? still,
-				times: this.#times[owner] ?? still,
-				speed: people[owner]?.speedMmPerS ?? 0
-			};
-		});
-		for (let frame = 0; frame < this.frames; frame++) {
-			const imageMm = this.#imageMm[frame] as number;
-			const planePerM = vergenceOfImage(focalMm, imageMm);
-			const cameraM = this.#cameraM[frame] as number;
-			const shaken = (shakeMmPerS * (this.#shake[frame] as number)) ** 2;
-			for (const one of all) {
-				const perM = 1 / (one.depthM + (one.away[frame] as number) - cameraM);
-				const bend =
-					fieldBend === 0 ? 1 : bendFactor(fieldBend, 1 / Math.hypot(1, one.asideM * perM));
-				const width = (focalMm * imageMm * (perM - planePerM / bend)) / 1000;
-				const run = (one.speed * (one.times[frame] as number) * imageMm * perM) / 1000;
-				look(
-					frame,
-					one.index,
-					width * width * one.perAllowed,
-					(shaken + run * run) * one.perAllowed
-				);
-			}
-		}
+		return (this.#worst ??= worstPointsOf(this.conditions, this.#happened));
 	}
 
 	/** Where each frame is focused, mm behind the lens. */
@@ -290,18 +205,19 @@ export class FrameSet {
 	/** What happened in a frame to the camera. */
 	cameraAccidents(frame: number): CameraAccidents {
 		return {
-			cameraM: this.#cameraM[frame] as number,
-			imageMm: this.#imageMm[frame] as number,
-			shakeMmPerS: this.conditions.shakeMmPerS * (this.#shake[frame] as number)
+			cameraM: this.#happened.cameraM[frame] as number,
+			imageMm: this.#happened.imageMm[frame] as number,
+			shakeMmPerS: this.conditions.shakeMmPerS * (this.#happened.shake[frame] as number)
 		};
 	}
 
 	/** How a person moved; place among those with a target. A thing, -1, stays where it is. */
 	movedIn(frame: number, person: number): Moved {
 		return {
-			awayM: this.#personM[person]?.[frame] ?? 0,
+			awayM: this.#happened.personM[person]?.[frame] ?? 0,
 			speedMmPerS:
-				(this.conditions.people[person]?.speedMmPerS ?? 0) * (this.#times[person]?.[frame] ?? 0)
+				(this.conditions.people[person]?.speedMmPerS ?? 0) *
+				(this.#happened.times[person]?.[frame] ?? 0)
 		};
 	}
 
@@ -311,9 +227,10 @@ export class FrameSet {
 			...this.cameraAccidents(frame),
 			people: [...this.conditions.people, ...this.conditions.others].map((person, i) => ({
 				personId: person.personId,
-				awayM: (this.#personM[i] ??= this.#alongAxis(person))[frame] as number,
+				awayM: (this.#happened.personM[i] ??= this.#alongAxis(person))[frame] as number,
 				speedMmPerS:
-					person.speedMmPerS * ((this.#times[i] ??= this.#speeds(person))[frame] as number),
+					person.speedMmPerS *
+					((this.#happened.times[i] ??= this.#speeds(person))[frame] as number),
 				isShut: this.#shutOf(person)[frame] === 1
 			}))
 		};

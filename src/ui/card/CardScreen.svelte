@@ -13,6 +13,7 @@
 	import { CardView } from './card.svelte';
 	import CardFace from './CardFace.svelte';
 	import UnplannedScreen from './UnplannedScreen.svelte';
+	import ShootIt from '../practice/ShootIt.svelte';
 	import Steppers from './Steppers.svelte';
 	import { swiping } from './swipe';
 	import TakenSheet from './TakenSheet.svelte';
@@ -44,13 +45,7 @@
 	});
 	let isAwake = $state(false);
 	let isTaking = $state(false);
-	let isShooting = $state(false);
-	/** The shot whose frames are in the sheet, which stays when it is closed: they would be gone with it. */
-	let shotInSheet = $state<string | null>(null);
-	function shoot() {
-		shotInSheet = session.shotId;
-		isShooting = true;
-	}
+	let shooting = $state<ShootIt>();
 	const slot = $derived(session.slot);
 	const count = $derived(session.jobShots.length);
 	const index = $derived(indexOfOpen(session));
@@ -135,7 +130,7 @@
 			{#if slot?.status === 'taken' && slot.taken}<TakenLine taken={slot.taken} />{/if}
 			<Steppers {card} />
 			{#if card.solution?.take}
-				<button class="in-text" type="button" onclick={shoot}
+				<button class="in-text" type="button" onclick={() => shooting?.shoot()}
 					>Shoot it with the practice camera…</button
 				>
 			{/if}
@@ -147,17 +142,14 @@
 		</div>
 	</main>
 	<TakenSheet {card} bind:open={isTaking} />
-	{#if card.solution && shotInSheet === session.shotId}
-		{#await import('../practice/ShootSheet.svelte') then { default: ShootSheet }}
-			<ShootSheet
-				solution={card.solution}
-				spreads={kit.contents.spreads}
-				startsAt={slot?.startsAt ?? localMinute()}
-				timeZone={session.job?.timeZone}
-				bind:open={isShooting}
-			/>
-		{/await}
-	{/if}
+	<ShootIt
+		bind:this={shooting}
+		shotId={session.shotId}
+		solution={card.solution}
+		spreads={kit.contents.spreads}
+		startsAt={slot?.startsAt ?? localMinute()}
+		timeZone={session.job?.timeZone}
+	/>
 {/if}
 
 <style>

@@ -7,7 +7,7 @@ import { solve, type Solution } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
 import type { Kit } from '../kit/kit.svelte';
 import { oddsPort } from '../../workers/ports';
-import { oddsAt, REST_MS } from '../plan/plan.svelte';
+import { oddsAt, SHOT_REST_MS } from '../plan/plan.svelte';
 import { Asking } from '../shared/asking.svelte';
 import { NOTHING_DIFFERENT } from '../keeping/cardSteps.svelte';
 import type { Session } from '../keeping/session.svelte';
@@ -57,7 +57,7 @@ export class CardView {
 		oddsPort,
 		'table',
 		() => (this.solution?.take ? this.oddsQuestion : null),
-		REST_MS
+		SHOT_REST_MS
 	);
 	readonly content = $derived.by(() => {
 		const { solution } = this;

@@ -25,14 +25,15 @@
 	let tenRemPx = $state(10 * parseFloat(getComputedStyle(document.documentElement).fontSize));
 	const isPhone = $derived((10 * windowPx) / tenRemPx < PHONE_REM);
 
-	/** How high what is said was before a rung was pointed at: in a low window the ladder must not move away from under it. */
+	/**
+	 * How high the three parts were before a rung was pointed at, or something was moved: what is said and the ladder have
+	 * more lines, or fewer, meanwhile, and nothing must move away from under the pointer.
+	 */
 	let sayPx = $state(0);
-	const heldPx = $derived(plan.isPeeking || plan.isMoving ? untrack(() => sayPx) : null);
-	/** The same of all three while something is moved: what is said and the ladder have more lines, or fewer, meanwhile. */
 	let panesPx = $state(0);
 	let ladderPx = $state(0);
-	const rows = $derived(
-		plan.isMoving ? untrack(() => `${sayPx}px ${panesPx}px ${ladderPx}px`) : undefined
+	const held = $derived(
+		plan.isPeeking || plan.isMoving ? untrack(() => [sayPx, panesPx, ladderPx] as const) : null
 	);
 
 	/** On a slow phone the verdict need not wait until the rest is worked out: that comes when it has been seen. */
@@ -60,14 +61,16 @@
 
 <svelte:window bind:innerWidth={windowPx} />
 
-<main class="plan" class:phone={isPhone} class:still={plan.isMoving} style:--rows={rows}>
+<main
+	class="plan"
+	class:phone={isPhone}
+	class:peeking={plan.isPeeking}
+	class:still={plan.isMoving}
+	style:--say="{held?.[0] ?? 0}px"
+	style:--rows={held?.map((px) => `${px}px`).join(' ')}
+>
 	<div class="ten-rem" bind:offsetWidth={tenRemPx} aria-hidden="true"></div>
-	<div
-		class="say"
-		class:held={plan.isPeeking}
-		style:--held="{heldPx ?? 0}px"
-		bind:offsetHeight={sayPx}
-	>
+	<div class="say" bind:offsetHeight={sayPx}>
 		{#if !isPhone}<Wishes {plan} />{/if}
 		<Verdict {plan} />
 		{#if !isPhone}<TryInstead {plan} most={3} />{/if}
@@ -127,12 +130,12 @@
 		overflow: hidden;
 	}
 	.still.phone > .say {
-		height: var(--held);
+		height: var(--say);
 	}
 	/* lower than what fits without scrolling */
 	@media (max-height: 41rem) {
-		.plan:not(.phone) .held {
-			height: var(--held);
+		.peeking:not(.phone) > .say {
+			height: var(--say);
 			overflow: hidden;
 		}
 	}

@@ -64,14 +64,14 @@ export class PlanView {
 		oddsPort,
 		'table',
 		() => (this.solution?.take ? this.oddsQuestion : null),
-		REST_MS
+		SHOT_REST_MS
 	);
 	/** What the other pictures of an arrangement with an object come to. */
 	readonly aboutCosts = new Asking(
 		advicePort,
 		'abouts',
 		() => (objectOf(this.oddsQuestion.shot) ? this.oddsQuestion : null),
-		REST_MS
+		SHOT_REST_MS
 	);
 
 	/** Whether it is not sure where somebody stands. */
@@ -81,7 +81,7 @@ export class PlanView {
 		advicePort,
 		'measured',
 		() => (this.isUnsure && !this.isFixed && this.solution?.take ? this.oddsQuestion : null),
-		REST_MS
+		SHOT_REST_MS
 	);
 
 	readonly #adviceQuestion = $derived.by(() => ({ ...this.oddsQuestion, lenses: this.lenses }));
@@ -90,7 +90,7 @@ export class PlanView {
 		advicePort,
 		'advice',
 		() => (this.solution?.take ? this.#adviceQuestion : null),
-		REST_MS
+		SHOT_REST_MS
 	);
 
 	/** How a shot that is picked by the odds is picked, with one's own hands. */
@@ -221,4 +221,4 @@ export function oddsAt(table: OddsTable | null, fNumberExact: number | null): Od
 }
 
 /** Odds are counted, advice is worked out when the shot has come to rest for as long, ms: longer than a slow frame of a drag. */
-export const REST_MS = 150;
+export const SHOT_REST_MS = 150;

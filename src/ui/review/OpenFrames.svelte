@@ -2,7 +2,8 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import type { Homecoming } from './homecoming.svelte';
-	import { ACCEPTED_PICTURES, canChooseFolder, chosenFolder } from './pictureFiles';
+	import { canChooseFolder, chosenFolder } from '../files/in/folders';
+	import { ACCEPTED_PICTURES } from './pictureFiles';
 
 	/** Choosing what came home, and how far the measuring is. */
 	interface Props {

@@ -25,7 +25,7 @@
 		{ value: 'leave', text: 'leave them as they are' }
 	] as const;
 	const PROBLEMS: Readonly<Record<SidecarRefusal, string>> = {
-		unsure: 'another frame has this name; choose them with their folders',
+		unsure: 'its sidecar may be another frame’s; choose the frames with their folders',
 		'too-large': 'far too large for a sidecar',
 		'declares-entities': 'it declares entities, which no sidecar needs',
 		'too-many-parts': 'it has far too many parts',

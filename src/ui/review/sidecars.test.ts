@@ -1,5 +1,4 @@
-import { describe, expect, it, vi } from 'vitest';
-import { chosenFolder, droppedFiles, folderOf } from './pictureFiles';
+import { describe, expect, it } from 'vitest';
 import { ChosenSidecars, sidecarOf, sidecarPaths } from './sidecars';
 
 /** A file as a chooser of folders hands it over. */
@@ -47,55 +46,6 @@ describe('sidecars that were chosen along', () => {
 		expect(sidecars.of(frame('a.dng'))).toBe(files[1]);
 		expect(sidecars.of(frame('b.jpg'))).toBe(files[3]);
 	});
-});
-
-it('a folder that the browser hands over says where each file lies', async () => {
-	const fileIn = (name: string) => ({
-		name,
-		kind: 'file',
-		getFile: () => Promise.resolve(new File(['x'], name))
-	});
-	const folder = (name: string, entries: readonly unknown[]) => ({
-		name,
-		kind: 'directory',
-		async *values() {
-			yield* await Promise.resolve(entries);
-		}
-	});
-	const day = folder('day', [fileIn('a.jpg'), folder('two', [fileIn('a.jpg')])]);
-	vi.stubGlobal('window', { showDirectoryPicker: () => Promise.resolve(day) });
-	const files = await chosenFolder();
-	expect(files?.map(folderOf)).toEqual(['day', 'day/two']);
-	vi.unstubAllGlobals();
-});
-
-it('a folder that is dropped is searched, files beside it are taken', async () => {
-	const fileIn = (name: string) => ({
-		name,
-		isDirectory: false,
-		file: (tell: (file: File) => void) => tell(new File(['x'], name))
-	});
-	const folder = (name: string, ...entries: readonly unknown[]) => ({
-		name,
-		isDirectory: true,
-		createReader() {
-			const lots = [entries, []];
-			return { readEntries: (tell: (some: unknown) => void) => tell(lots.shift()) };
-		}
-	});
-	const drop = (...entries: readonly unknown[]) => ({
-		files: [new File(['x'], 'plain.jpg')],
-		items: entries.map((entry) => ({ webkitGetAsEntry: () => entry }))
-	});
-	const day = folder('day', fileIn('a.jpg'), folder('two', fileIn('a.jpg')));
-	const files = await droppedFiles(drop(day, fileIn('b.jpg')) as never);
-	expect(files.map((file) => [folderOf(file), file.name])).toEqual([
-		['day', 'a.jpg'],
-		['day/two', 'a.jpg'],
-		['', 'b.jpg']
-	]);
-	const plain = await droppedFiles(drop(fileIn('plain.jpg')) as never);
-	expect(plain.map(({ name }) => name)).toEqual(['plain.jpg']);
 });
 
 describe('where sidecars lie', () => {

@@ -1,5 +1,5 @@
 import { SvelteMap } from 'svelte/reactivity';
-import { folderOf } from './pictureFiles';
+import { folderOf } from '../files/in/folders';
 
 /** Which sidecar belongs to which frame: the one of its name in its folder. Two cameras may name frames alike. */
 
@@ -50,16 +50,17 @@ export class ChosenSidecars {
 export function sidecarPaths(
 	frames: readonly Framed[]
 ): (frame: Framed, there: File | null) => string {
-	const folders = frames.map((frame) => folderOfFrame(frame).split('/').filter(Boolean));
+	const partsOf = (frame: Framed) => folderOfFrame(frame).split('/').filter(Boolean);
+	const folders = frames.map(partsOf);
 	const [first = []] = folders;
 	const differs = first.findIndex((part, i) => folders.some((parts) => parts[i] !== part));
 	const common = differs < 0 ? first.length : differs;
 	const placeOf = (frame: Framed) => `${folderOfFrame(frame)}/${sidecarOf(frame.name)}`;
-	const places = frames.map(placeOf);
-	const alike = new Set(places.filter((place, i) => places.indexOf(place) !== i));
+	const seen = new Set<string>();
+	const alike = new Set<string>();
+	for (const place of frames.map(placeOf)) (seen.has(place) ? alike : seen).add(place);
 	return (frame, there) => {
-		const below = folderOfFrame(frame).split('/').filter(Boolean).slice(common);
 		const base = alike.has(placeOf(frame)) ? frame.name : frame.name.replace(/\.[^.]+$/, '');
-		return [...below, there?.name ?? `${base}.xmp`].join('/');
+		return [...partsOf(frame).slice(common), there?.name ?? `${base}.xmp`].join('/');
 	};
 }

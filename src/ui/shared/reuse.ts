@@ -1,3 +1,5 @@
+import isEqual from 'fast-deep-equal';
+
 /**
  * `next`, but with every part that equals the same part of `before` being that very part. What is
  * worked out anew on every move of a drag is mostly what it was: this way only what has changed is
@@ -45,21 +47,7 @@ export function reusing<T>(work: () => T): () => T {
  * shared.
  */
 export function keep<T>(before: T, next: T): T {
-	return isAlike(before, next) ? before : next;
-}
-
-/** Whether two values equal each other in every part. */
-function isAlike(one: unknown, other: unknown): boolean {
-	if (Object.is(one, other)) return true;
-	if (!isPlain(one) || !isPlain(other) || Array.isArray(one) !== Array.isArray(other)) return false;
-	if (Array.isArray(one) && Array.isArray(other)) {
-		return one.length === other.length && one.every((part, i) => isAlike(part, other[i]));
-	}
-	const keys = Object.keys(one);
-	return (
-		keys.length === Object.keys(other).length &&
-		keys.every((key) => key in other && isAlike(one[key], other[key]))
-	);
+	return isEqual(before, next) ? before : next;
 }
 
 /** The same for a value that is worked out again and again: remembers the last one. */

@@ -1,13 +1,15 @@
 <script lang="ts">
 	import { FRAMES_DRAGGED } from '../../review/asked.svelte';
-	import { droppedFiles } from '../../review/pictureFiles';
+	import { droppedFiles } from './folders';
 
 	/** Files can be dropped anywhere on the window. */
 	interface Props {
 		ondrop: (files: readonly File[]) => void;
+		/** A folder among them could not be read. */
+		onfail: () => void;
 	}
 
-	let { ondrop }: Props = $props();
+	let { ondrop, onfail }: Props = $props();
 	let isDropping = $state(false);
 
 	/** What is dragged from one place of the app to another is no file. */
@@ -28,7 +30,7 @@
 		if (!hasFiles(event)) return;
 		event.preventDefault();
 		isDropping = false;
-		if (event.dataTransfer) void droppedFiles(event.dataTransfer).then(ondrop, () => ondrop([]));
+		if (event.dataTransfer) void droppedFiles(event.dataTransfer).then(ondrop, onfail);
 	}}
 />
 

@@ -47,6 +47,11 @@ export class Openings {
 		if (problem) this.refusal = refuse('not-json', `“${file.name}” cannot be read: ${problem}.`);
 	}
 
+	/** Nothing of what was dropped is taken: why, in words. */
+	refuse(why: string): void {
+		this.refusal = refuse('invalid', why);
+	}
+
 	/** Looks no further at the file that is being looked at. */
 	giveUp(): void {
 		this.work.stop();

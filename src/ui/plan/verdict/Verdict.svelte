@@ -12,6 +12,7 @@
 	import { oddsAt, type PlanView } from '../plan.svelte';
 	import { holdState } from '$core/study/take';
 	import { framesSentence } from '$words/odds';
+	import ShootIt from '../../practice/ShootIt.svelte';
 	import { costSentences } from '$words/about';
 	import { softLensSentence } from '$words/bench';
 	import { unsureSentence } from '$words/photograph';
@@ -21,13 +22,7 @@
 	let { plan }: { plan: PlanView } = $props();
 
 	let isWhyOpen = $state(false);
-	let isShooting = $state(false);
-	/** The shot whose frames are in the sheet, which stays when it is closed: they would be gone with it. */
-	let shotInSheet = $state<string | null>(null);
-	function shoot() {
-		shotInSheet = plan.shotId;
-		isShooting = true;
-	}
+	let shooting = $state<ShootIt>();
 	const shown = $derived(plan.shown);
 	const verdict = $derived(shown && verdictOf(shown, settings.units));
 	/** Peeking is not announced. */
@@ -87,7 +82,9 @@
 			/>
 			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}>why</button>
 			<Gear {plan} />
-			<button class="in-text" type="button" aria-haspopup="dialog" onclick={shoot}>shoot it</button>
+			<button class="in-text" type="button" aria-haspopup="dialog" onclick={() => shooting?.shoot()}
+				>shoot it</button
+			>
 		</p>
 		{#if costs.length > 0}
 			<p class="costs"><Named text={costs.join(' ')} shot={plan.shot} /></p>
@@ -120,17 +117,14 @@
 	{/if}
 </Modal>
 
-{#if shown && shotInSheet === plan.shotId}
-	{#await import('../../practice/ShootSheet.svelte') then { default: ShootSheet }}
-		<ShootSheet
-			solution={shown}
-			spreads={plan.spreads}
-			startsAt={plan.startsAt}
-			timeZone={plan.timeZone}
-			bind:open={isShooting}
-		/>
-	{/await}
-{/if}
+<ShootIt
+	bind:this={shooting}
+	shotId={plan.shotId}
+	solution={shown}
+	spreads={plan.spreads}
+	startsAt={plan.startsAt}
+	timeZone={plan.timeZone}
+/>
 
 <style>
 	.first {
