@@ -85,11 +85,11 @@ export class PlanView {
 	);
 
 	readonly #adviceQuestion = $derived.by(() => ({ ...this.oddsQuestion, lenses: this.lenses }));
-	/** What would help, with the lenses of the kit. */
+	/** What would help, with the lenses of the kit; not while something is moved: nobody can take it then. */
 	readonly advice = new Asking(
 		advicePort,
 		'advice',
-		() => (this.solution?.take ? this.#adviceQuestion : null),
+		() => (this.solution?.take && !this.isMoving ? this.#adviceQuestion : null),
 		SHOT_REST_MS
 	);
 

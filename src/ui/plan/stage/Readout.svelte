@@ -2,21 +2,28 @@
 	import type { Flat } from '$core/anatomy/outline';
 
 	/** What is said beside the object that is held, wherever there is room for it. */
-	let { text, at, widthPx }: { text: string; at: Flat; widthPx: number } = $props();
+	let { words, at, widthPx }: { words: readonly string[]; at: Flat; widthPx: number } = $props();
 
-	/** In a pane narrower than this the words go to its middle, px. */
+	/** In a pane narrower than this the words go to its middle, a line each, px. */
 	const NARROW_PX = 560;
 	const ASIDE_PX = 16;
+	const ABOVE_PX = 18;
+	const LINE_PX = 18;
+	/** Nearer to the upper edge the tools are over it, px. */
+	const HIGHEST_PX = 44;
+	const isNarrow = $derived(widthPx < NARROW_PX);
+	const lines = $derived(isNarrow ? words : [words.join(' · ')]);
+	const firstY = $derived(Math.max(at.y - ABOVE_PX - LINE_PX * (lines.length - 1), HIGHEST_PX));
 	const place = $derived.by(() => {
-		if (widthPx < NARROW_PX) return { x: widthPx / 2, anchor: 'middle' } as const;
+		if (isNarrow) return { x: widthPx / 2, anchor: 'middle' } as const;
 		return at.x > widthPx / 2
 			? ({ x: at.x - ASIDE_PX, anchor: 'end' } as const)
 			: ({ x: at.x + ASIDE_PX, anchor: 'start' } as const);
 	});
 </script>
 
-<text class="readout" x={place.x} y={Math.max(at.y - 18, 44)} text-anchor={place.anchor}>
-	{text}
+<text class="readout" text-anchor={place.anchor}>
+	{#each lines as line, i (i)}<tspan x={place.x} y={firstY + LINE_PX * i}>{line}</tspan>{/each}
 </text>
 
 <style>

@@ -227,7 +227,7 @@
 		{/if}
 		{#if readout}
 			{@const at = objects.find(({ ref }) => sameObject(ref, hands.held))?.at ?? { x: 0, y: 0 }}
-			<Readout text={readout} {at} {widthPx} />
+			<Readout words={readout} {at} {widthPx} />
 		{/if}
 	</svg>
 	{#if plan.selected && !hands.held}

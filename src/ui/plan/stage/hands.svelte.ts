@@ -52,6 +52,7 @@ export class StageHands {
 	readonly #around: () => Surroundings;
 	#hold = $state.raw<Hold | null>(null);
 	#gesture = '';
+	#hasMoved = $state(false);
 	// not shown anywhere, so it need not be reactive
 	// eslint-disable-next-line svelte/prefer-svelte-reactivity
 	readonly #fingers = new Map<number, Flat>();
@@ -69,7 +70,7 @@ export class StageHands {
 	/** What is being moved or turned right now. */
 	get held(): ObjectRef | null {
 		if (this.isHolding) return this.active;
-		return this.#hold && this.#hold.does !== 'pan' && this.#plan.isMoving ? this.#hold.ref : null;
+		return this.#hold && this.#hold.does !== 'pan' && this.#hasMoved ? this.#hold.ref : null;
 	}
 
 	down(id: number, at: Flat, isTouch: boolean): void {
@@ -81,7 +82,7 @@ export class StageHands {
 		}
 		const reach = isTouch ? 'touch' : 'fine';
 		const { turnHandle, objects } = this.#around();
-		this.#plan.isMoving = false;
+		this.#hasMoved = false;
 		this.#gesture = this.#plan.newGesture('stage');
 		const from = this.#plan.shot;
 		if (turnHandle && apart(turnHandle.at, at) <= HANDLE_PX[reach]) {
@@ -103,29 +104,36 @@ export class StageHands {
 		const { view, setView } = this.#around();
 		if (hold?.does === 'pan') {
 			// a finger that only points trembles
-			if (!this.#plan.isMoving && apart(hold.last, at) <= CLICK_PX) return;
-			this.#plan.isMoving = true;
+			if (!this.#hasMoved && apart(hold.last, at) <= CLICK_PX) return;
+			this.#hasMoved = true;
 			setView(panBy(view, at.x - hold.last.x, at.y - hold.last.y));
 			this.#hold = { does: 'pan', last: at };
 		} else if (hold?.does === 'turn') {
-			this.#plan.isMoving = true;
+			this.#begin();
 			this.#turnTo(hold.ref, hold.from, at);
 		} else if (hold?.does === 'move') {
-			if (!this.#plan.isMoving && apart(hold.start, at) <= CLICK_PX) return;
-			this.#plan.isMoving = true;
+			if (!this.#hasMoved && apart(hold.start, at) <= CLICK_PX) return;
+			this.#begin();
 			if (hold.ref.kind === 'plane') return this.#focusAt(at);
 			const by = moveInWorld(view, at.x - hold.start.x, at.y - hold.start.y);
 			this.#plan.change(moveObject(hold.from, hold.ref, by, hold.rowIds), this.#gesture);
 		}
 	}
 
+	/** The pointer moves what it holds. */
+	#begin(): void {
+		this.#hasMoved = true;
+		this.#plan.isMoving = true;
+	}
+
 	/** Ends a pointer's hold; one that never moved has selected what it pointed at. */
 	up(id: number): void {
 		this.#fingers.delete(id);
+		this.#plan.isMoving = false;
 		const hold = this.#hold;
 		this.#hold = null;
-		if (!hold || this.#plan.isMoving) {
-			this.#plan.isMoving = false;
+		if (!hold || this.#hasMoved) {
+			this.#hasMoved = false;
 			return;
 		}
 		if (hold.does === 'pan') {

@@ -5,16 +5,18 @@ import { distance, smallLength, type Units } from '$words/numbers';
 import { placeOf } from '../edits';
 import type { ObjectRef } from '../plan.svelte';
 
-/** What is said beside an object while it is held: where it is now, and how far from its neighbours. */
-export function heldWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units): string {
+/** What is said beside an object while it is held, in parts: where it is now, and how far from its neighbours. */
+export function heldWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units): string[] {
 	if (ref.kind === 'camera') {
 		const { position, panDeg, tiltDeg } = shot.camera;
-		return `${distance(position.y, units)} up, turned ${panDeg.toFixed(0)}°, tilted ${tiltDeg.toFixed(0)}°`;
+		return [
+			`${distance(position.y, units)} up, turned ${panDeg.toFixed(0)}°, tilted ${tiltDeg.toFixed(0)}°`
+		];
 	}
 	const place = placeOf(shot, scene.rows, ref);
 	if (!place) {
 		const { focus } = shot.choices;
-		return focus && 'depthM' in focus ? distance(focus.depthM, units) : '';
+		return focus && 'depthM' in focus ? [distance(focus.depthM, units)] : [];
 	}
 	const { depthM } = seenFrom(scene.pose, place);
 	const words = [`${distance(depthM, units)} away`];
@@ -34,5 +36,5 @@ export function heldWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units
 		words.push(`${smallLength(own.depthM - before.depthM, units)} behind the row before`);
 	else if (own && behind)
 		words.push(`${smallLength(behind.depthM - own.depthM, units)} to the row behind`);
-	return words.join(' · ');
+	return words;
 }

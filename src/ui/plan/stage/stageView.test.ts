@@ -190,13 +190,13 @@ describe('what is on the stage', () => {
 	});
 
 	it('says where an object is while it is held, and how far from its neighbours', () => {
-		expect(heldWords({ kind: 'person', id: 'b' }, shot, scene, 'm')).toMatch(
+		expect(heldWords({ kind: 'person', id: 'b' }, shot, scene, 'm').join(' · ')).toMatch(
 			/^4\.00 m away · turned 30° to the right · \d+ cm to the row behind$/
 		);
-		expect(heldWords({ kind: 'person', id: 'c' }, shot, scene, 'm')).toMatch(
+		expect(heldWords({ kind: 'person', id: 'c' }, shot, scene, 'm').join(' · ')).toMatch(
 			/behind the row before$/
 		);
-		expect(heldWords({ kind: 'camera', id: 'camera' }, shot, scene, 'ft')).toBe(
+		expect(heldWords({ kind: 'camera', id: 'camera' }, shot, scene, 'ft').join(' · ')).toBe(
 			'5.2 ft up, turned 0°, tilted 0°'
 		);
 	});
