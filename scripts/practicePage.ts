@@ -12,6 +12,8 @@ interface Wanted {
 	readonly framesOfEach: number;
 	readonly longSidePx: number;
 	readonly seed: number;
+	/** One row of one shot alone, brought nearer by the lens, instead of the whole day. */
+	readonly only?: { readonly title: string; readonly row: number; readonly focalMm: number };
 }
 
 /** Of the place the sample day is at: summer time. */
@@ -20,13 +22,25 @@ const OFFSET_MINUTES = 120;
 const ordersOf = (wanted: Wanted): RollOrder[] =>
 	rollsOf({
 		...wanted,
-		shots: sampleDay(0).shots.map(({ shot, slot }) => ({
+		shots: shotsOf(wanted).map(({ shot, slot }) => ({
 			shot,
 			localMs: Date.parse(`${slot.startsAt}Z`),
 			offsetMinutes: OFFSET_MINUTES
 		})),
 		spreads: ASSUMED
 	});
+
+function shotsOf({ only }: Wanted) {
+	const all = sampleDay(0).shots;
+	if (!only) return all;
+	return all
+		.filter(({ shot }) => shot.title === only.title)
+		.map(({ shot, slot }) => {
+			const people = shot.people.filter(({ row }) => row === only.row);
+			const camera = { ...shot.camera, focalMm: only.focalMm };
+			return { slot, shot: { ...shot, people, camera } };
+		});
+}
 
 const studio = new Studio(new OffscreenCanvas(1, 1));
 const ALONE = { breathe: () => Promise.resolve(), tell: () => undefined };
