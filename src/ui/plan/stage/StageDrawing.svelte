@@ -146,100 +146,103 @@
 	});
 </script>
 
-<div class="drawing" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+<div class="drawing">
 	{#if showsFloor}
 		<StandingFloor bind:this={floor} {plan} {view} {isPhone} />
-	{:else}
-		<Zone {view} {take} {through} />
 	{/if}
-	<!-- an application: arrow keys go from object to object, as the hint says -->
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-	<svg
-		role="application"
-		tabindex="0"
-		aria-label="Stage. Arrows go from object to object, Enter takes hold, arrows then move {step}, with Shift {fineStep}, comma and full stop turn, Enter lets go."
-		width={widthPx}
-		height={heightPx}
-		onpointerdown={down}
-		onpointermove={(event) => hands.move(event.pointerId, place(event))}
-		onpointerup={(event) => hands.up(event.pointerId)}
-		onpointercancel={(event) => hands.up(event.pointerId)}
-		onkeydown={press}
-		onblur={() => hands.letGo()}
-		{@attach zoomByWheel}
-	>
-		<path
-			class="wedge"
-			d="M{wedge[0].x} {wedge[0].y} L{camera.x} {camera.y} L{wedge[1].x} {wedge[1].y}"
-		/>
-		<Ruler {view} camera={scene.pose.position} units={settings.units} />
-		{#each scene.things as { thing } (thing.id)}
-			{@const met = plan.shown?.plan.things.find(({ id }) => id === thing.id)?.met ?? null}
-			<ThingStroke
-				{view}
-				pose={scene.pose}
-				{thing}
-				{met}
-				isSelected={sameObject(plan.selected, { kind: 'thing', id: thing.id })}
-				isActive={sameObject(hands.active, { kind: 'thing', id: thing.id })}
-			/>
-		{/each}
-		{#if shot.sun && shot.sun.altitudeDeg > 0 && side === 'above'}
-			<SunMark {view} sun={shot.sun} />
+	<div class="field" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+		{#if !showsFloor}
+			<Zone {view} {take} {through} />
 		{/if}
-		{#if line.length > 1}
-			<polyline class="plane" points={line.map(({ x, y }) => `${x},${y}`).join(' ')} />
-		{/if}
-		{#each heads as mark (mark.id)}
-			<HeadMark
-				{mark}
-				isSelected={sameObject(plan.selected, { kind: 'person', id: mark.id })}
-				isActive={sameObject(hands.active, { kind: 'person', id: mark.id })}
+		<!-- an application: arrow keys go from object to object, as the hint says -->
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+		<svg
+			role="application"
+			tabindex="0"
+			aria-label="Stage. Arrows go from object to object, Enter takes hold, arrows then move {step}, with Shift {fineStep}, comma and full stop turn, Enter lets go."
+			width={widthPx}
+			height={heightPx}
+			onpointerdown={down}
+			onpointermove={(event) => hands.move(event.pointerId, place(event))}
+			onpointerup={(event) => hands.up(event.pointerId)}
+			onpointercancel={(event) => hands.up(event.pointerId)}
+			onkeydown={press}
+			onblur={() => hands.letGo()}
+			{@attach zoomByWheel}
+		>
+			<path
+				class="wedge"
+				d="M{wedge[0].x} {wedge[0].y} L{camera.x} {camera.y} L{wedge[1].x} {wedge[1].y}"
 			/>
-		{/each}
-		{#each labels as { ref, at, label } (ref.id)}
-			<RowLabel
-				{at}
-				{label}
-				isSelected={sameObject(plan.selected, ref)}
-				isActive={sameObject(hands.active, ref)}
-			/>
-		{/each}
-		{#if handle}
-			<circle
-				class="handle"
-				class:active={hands.active?.kind === 'plane'}
-				cx={handle.x}
-				cy={handle.y}
-				r="7"
-			/>
-		{/if}
-		<g class="camera" class:active={sameObject(hands.active, CAMERA)}>
-			<g
-				transform="translate({camera.x} {camera.y}) rotate({(Math.atan2(axis.y, axis.x) * 180) /
-					Math.PI})"
-			>
-				<path d="M-17 -11 h12 v22 h-12 z M-5 -6 L6 -10 V10 L-5 6 z" />
+			<Ruler {view} camera={scene.pose.position} units={settings.units} />
+			{#each scene.things as { thing } (thing.id)}
+				{@const met = plan.shown?.plan.things.find(({ id }) => id === thing.id)?.met ?? null}
+				<ThingStroke
+					{view}
+					pose={scene.pose}
+					{thing}
+					{met}
+					isSelected={sameObject(plan.selected, { kind: 'thing', id: thing.id })}
+					isActive={sameObject(hands.active, { kind: 'thing', id: thing.id })}
+				/>
+			{/each}
+			{#if shot.sun && shot.sun.altitudeDeg > 0 && side === 'above'}
+				<SunMark {view} sun={shot.sun} />
+			{/if}
+			{#if line.length > 1}
+				<polyline class="plane" points={line.map(({ x, y }) => `${x},${y}`).join(' ')} />
+			{/if}
+			{#each heads as mark (mark.id)}
+				<HeadMark
+					{mark}
+					isSelected={sameObject(plan.selected, { kind: 'person', id: mark.id })}
+					isActive={sameObject(hands.active, { kind: 'person', id: mark.id })}
+				/>
+			{/each}
+			{#each labels as { ref, at, label } (ref.id)}
+				<RowLabel
+					{at}
+					{label}
+					isSelected={sameObject(plan.selected, ref)}
+					isActive={sameObject(hands.active, ref)}
+				/>
+			{/each}
+			{#if handle}
+				<circle
+					class="handle"
+					class:active={hands.active?.kind === 'plane'}
+					cx={handle.x}
+					cy={handle.y}
+					r="7"
+				/>
+			{/if}
+			<g class="camera" class:active={sameObject(hands.active, CAMERA)}>
+				<g
+					transform="translate({camera.x} {camera.y}) rotate({(Math.atan2(axis.y, axis.x) * 180) /
+						Math.PI})"
+				>
+					<path d="M-17 -11 h12 v22 h-12 z M-5 -6 L6 -10 V10 L-5 6 z" />
+				</g>
 			</g>
-		</g>
-		{#if turnHandle}
-			<circle class="turn" cx={turnHandle.at.x} cy={turnHandle.at.y} r="7" />
+			{#if turnHandle}
+				<circle class="turn" cx={turnHandle.at.x} cy={turnHandle.at.y} r="7" />
+			{/if}
+			{#if readout}
+				{@const at = objects.find(({ ref }) => sameObject(ref, hands.held))?.at ?? { x: 0, y: 0 }}
+				<Readout words={readout} {at} {widthPx} />
+			{/if}
+		</svg>
+		{#if plan.selected && !hands.held}
+			<CardPlace edge={cardEdge} {isPhone}>
+				<SelectionCard
+					{plan}
+					{view}
+					selected={plan.selected}
+					onclose={() => (plan.selected = null)}
+				/>
+			</CardPlace>
 		{/if}
-		{#if readout}
-			{@const at = objects.find(({ ref }) => sameObject(ref, hands.held))?.at ?? { x: 0, y: 0 }}
-			<Readout words={readout} {at} {widthPx} />
-		{/if}
-	</svg>
-	{#if plan.selected && !hands.held}
-		<CardPlace edge={cardEdge} {isPhone}>
-			<SelectionCard
-				{plan}
-				{view}
-				selected={plan.selected}
-				onclose={() => (plan.selected = null)}
-			/>
-		</CardPlace>
-	{/if}
+	</div>
 </div>
 <p class="sr-only" aria-live="polite">
 	{activeLabel}
@@ -247,12 +250,17 @@
 </p>
 
 <style>
-	.drawing {
+	.drawing,
+	.field {
 		position: relative;
 		flex: 1;
 		min-height: 0;
 		min-width: 0;
 		overflow: hidden;
+	}
+	.drawing {
+		display: flex;
+		flex-direction: column;
 	}
 	svg {
 		position: absolute;

@@ -95,7 +95,7 @@
 
 	const ladder = $derived(plan.solution?.plan.ladder ?? []);
 	let wanted = $state('');
-	/** On a phone the legend would cover the people. */
+	/** On a phone the legend would leave little of the stage. */
 	let asksForRow = $state(false);
 	const wish = $derived(ladder.find(({ fNumber }) => String(fNumber) === wanted) ?? ladder[0]);
 	const hasRows = $derived((plan.solution?.study.scene.rows.length ?? 0) > 1);
@@ -171,11 +171,10 @@
 			No place in sight does it with the lenses of the kit.
 		{/if}
 	</p>
-	{#if arrow && best}
-		<button class="knob" type="button" onclick={() => standAt(best)}
-			>Go to the arrow: {fStop(engraved(best.needed ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
-		>
-	{/if}
+	<!-- its place is kept while there is no arrow: the stage must not change its size by the answer -->
+	<button class="knob" class:none={!arrow} type="button" onclick={() => best && standAt(best)}
+		>Go to the arrow: {fStop(engraved(best?.needed ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
+	>
 	{#if hasRows && isPhone}
 		<button
 			class="knob"
@@ -221,24 +220,21 @@
 		font-size: 0.6rem;
 	}
 	.legend {
-		position: absolute;
-		inset: auto 0.4rem 2.1rem 0.4rem;
+		/* below the stage, of which it would cover somebody */
+		order: 1;
 		z-index: 1;
 		padding: 0.3rem 0.5rem;
-		background: color-mix(in srgb, var(--sheet) 88%, transparent);
-		border: 1px solid var(--rule);
+		background: var(--sheet);
+		border-top: 1px solid var(--rule);
 		display: flex;
 		flex-wrap: wrap;
 		align-items: center;
 		gap: 0.2rem 1rem;
 		justify-content: space-between;
 		font-size: 0.8125rem;
-		/* what lies under it can be stood at, too */
-		pointer-events: none;
 	}
-	.legend :global(button),
-	.reverse {
-		pointer-events: auto;
+	.none {
+		visibility: hidden;
 	}
 	.reverse {
 		display: flex;
