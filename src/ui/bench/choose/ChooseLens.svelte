@@ -151,6 +151,9 @@
 			At its best: line pairs per picture height in the centre. Least in the day: what of its best
 			it gives at the f-number of the shot that asks most of it. Good of 100: the shot in the middle
 			of the day, framed as planned.
+			{#if shortlist.length >= MOST_SHORTLISTED}
+				The shortlist is full: take one off for another.
+			{/if}
 		</p>
 	{/if}
 	{#if open}

@@ -22,6 +22,13 @@
 	let box = $state<HTMLDivElement>();
 	let failed = $state(false);
 
+	const HEIGHT_PX = 300;
+	/** In a narrow chart the names stand below it, as many abreast as there is room for, each with a stroke of its line. */
+	const NARROW_PX = 480;
+	const NAME_PX = 20;
+	const LETTER_PX = 7.5;
+	const STROKE_PX = 45;
+	const besides = { left: 64, right: 10 };
 	/** So few f-numbers all have their number. */
 	const FEW = 10;
 	const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
@@ -43,6 +50,12 @@
 				const style = getComputedStyle(node);
 				const colour = (name: string) => style.getPropertyValue(name).trim();
 				const inks = ['--sharp', '--ink', '--focus', '--marginal', '--soft'].map(colour);
+				const isNarrow = node.clientWidth < NARROW_PX;
+				const isNamed = drawn.length > 1;
+				const namePx = STROKE_PX + LETTER_PX * Math.max(...drawn.map(({ name }) => name.length), 0);
+				const roomPx = node.clientWidth - besides.left - besides.right;
+				const abreast = Math.max(1, Math.floor(roomPx / namePx));
+				const namesPx = isNarrow && isNamed ? Math.ceil(drawn.length / abreast) * NAME_PX : 0;
 				const ticks = rungs.filter((_, i) => rungs.length <= FEW || i % 3 === 0);
 				return plotly.react(
 					node,
@@ -60,21 +73,22 @@
 						hovertemplate: `%{fullData.name}: %{y:${hover}}<extra></extra>`
 					})),
 					{
-						height: 300,
-						margin: { l: 64, r: 10, t: 8, b: 40 },
+						height: HEIGHT_PX + namesPx,
+						margin: { l: besides.left, r: besides.right, t: 8, b: 40 },
 						paper_bgcolor: 'transparent',
 						plot_bgcolor: 'transparent',
 						font: { family: style.fontFamily, color: colour('--ink'), size: 13 },
 						xaxis: {
 							type: 'log',
-							title: { text: 'f-number' },
+							title: { text: 'f-number', standoff: 6 },
 							tickvals: ticks,
 							ticktext: ticks.map((f) => String(engraved(f))),
 							gridcolor: colour('--rule'),
 							range: [rungs[0], rungs.at(-1)].map((f) => Math.log10(f ?? 1))
 						},
 						yaxis: { ...axis, gridcolor: colour('--rule') },
-						showlegend: drawn.length > 1,
+						showlegend: isNamed,
+						legend: isNarrow ? { orientation: 'h', y: -0.26 } : {},
 						shapes: [
 							{
 								type: 'line',
