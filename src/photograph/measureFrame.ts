@@ -2,11 +2,9 @@ import type { MeasuredFace, MeasuredFrame, MeasuredSpot } from '$core/format/rev
 import { edgeSpread } from '$core/measure/edgeSpread';
 import { spectrumOf } from '$core/measure/spectrum';
 import type { Patch } from '$core/measure/patch';
-import type { FaceBox } from './faces/detect';
-import { findFaces, findFacesAgain, type Pauses } from './faces/findFaces';
+import type { Pauses } from './faces/findFaces';
 import { faceOf, faceWidthPx } from './faces/landmarks';
 import type { FacePoints } from './faces/mesh';
-import type { FaceModels } from './faces/models';
 import { Pyramid, type Place } from './faces/pyramid';
 import { clippedShare, patchAt } from './patch';
 import type { OpenPicture } from './read/openPicture';
@@ -37,26 +35,21 @@ const STRIP_QUALITY = 0.85;
 
 /**
  * Measures a picture: every face's eyes, nose and hair.
- * @param before where faces were a moment before
+ * @param find finds the faces
  */
 export async function measureFrame(
-	models: FaceModels,
 	name: string,
 	{ bitmap, facts }: OpenPicture,
-	pauses: Pauses,
-	before: readonly FaceBox[] = []
+	find: (pyramid: Pyramid) => Promise<readonly FacePoints[]>,
+	{ breathe }: Pauses
 ): Promise<MeasuredPicture> {
 	const pyramid = new Pyramid(bitmap);
 	try {
 		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
-		const found =
-			before.length > 0
-				? await findFacesAgain(models, pyramid, before, pauses)
-				: await findFaces(models, pyramid, pauses);
 		const faces: MeasuredFace[] = [];
-		for (const points of found) {
+		for (const points of await find(pyramid)) {
 			faces.push(measuredFace(pyramid, points, size));
-			await pauses.breathe();
+			await breathe();
 		}
 		const whole = { x: size.widthPx / 2, y: size.heightPx / 2 };
 		const reach = Math.max(size.widthPx, size.heightPx) / 2;

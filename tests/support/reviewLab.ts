@@ -4,7 +4,7 @@ import { faceModels } from '../../src/photograph/faces/models';
 import { Pyramid } from '../../src/photograph/faces/pyramid';
 import { patchAt } from '../../src/photograph/patch';
 import { openPicture } from '../../src/photograph/read/openPicture';
-import { Series } from '../../src/photograph/series';
+import { measureNext, type Sight } from '../../src/photograph/series';
 import { reviewSet, type ReviewedSet } from '$core/review/reviewSet';
 import { BODIES } from '$data/kit';
 import { develop } from '../../src/practice/develop';
@@ -31,7 +31,7 @@ interface StandardEye {
 const AROUND = 2.1;
 
 let studio: Studio | null = null;
-const series = new Series();
+let before: Sight | null = null;
 
 type FrameTruth = PracticeTruth['frames'][number];
 
@@ -103,7 +103,10 @@ export const reviewLab = {
 		const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
 		const opening = await openPicture(new Blob([bytes]));
 		if (!opening.ok) throw new Error(opening.problem);
-		return (await series.measure(await faceModels(), name, opening.picture, ALONE)).measured;
+		const models = await faceModels();
+		const { measured, sight } = await measureNext(models, name, opening.picture, before, ALONE);
+		before = sight;
+		return measured;
 	}
 };
 

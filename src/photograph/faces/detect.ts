@@ -93,9 +93,14 @@ export function inputOf({ data, width, height }: ImageData, over: number, plus: 
 export function withoutDoubles(all: readonly FaceBox[]): FaceBox[] {
 	const kept: FaceBox[] = [];
 	for (const one of [...all].sort((a, b) => b.score - a.score)) {
-		if (!kept.some((other) => overlap(one, other) > MOST_OVERLAP)) kept.push(one);
+		if (!kept.some((other) => isSameFace(one, other))) kept.push(one);
 	}
 	return kept;
+}
+
+/** Two faces never overlap as much. */
+export function isSameFace(a: FaceBox, b: FaceBox): boolean {
+	return overlap(a, b) > MOST_OVERLAP;
 }
 
 const MOST_OVERLAP = 0.3;

@@ -1,4 +1,12 @@
-import { detect, inPicture, TILE_PX, withoutDoubles, type FaceBox, type TileFace } from './detect';
+import {
+	detect,
+	inPicture,
+	isSameFace,
+	TILE_PX,
+	withoutDoubles,
+	type FaceBox,
+	type TileFace
+} from './detect';
 import { facePoints, facePointsAgain, type FacePoints } from './mesh';
 import type { FaceModels } from './models';
 import type { Part, Pyramid } from './pyramid';
@@ -33,14 +41,19 @@ const LOOKING = 0.7;
 /**
  * The faces of a picture, from those that fill it to those of 40 pixels from ear to ear: looked for in large
  * tiles first, then in smaller ones where there may be smaller faces.
+ *
+ * @param likely faces where others of the series have some: each is one once it is seen here, too, and is looked at no closer
  */
 export async function findFaces(
 	models: FaceModels,
 	pyramid: Pyramid,
 	{ breathe, tell }: Pauses,
-	helper: Helper | null = null
+	helper: Helper | null = null,
+	likely: readonly FacePoints[] = []
 ): Promise<FacePoints[]> {
 	const found: FaceBox[] = [];
+	const isSeen = ({ box }: FacePoints) => found.some((one) => isSameFace(one, box));
+	const isNew = (one: FaceBox) => !likely.some((face) => isSameFace(one, face.box) && isSeen(face));
 	let hints: readonly FaceBox[] | null = null;
 	const sides = tileSides(Math.max(pyramid.widthPx, pyramid.heightPx));
 	for (const [level, sidePx] of sides.entries()) {
@@ -61,14 +74,17 @@ export async function findFaces(
 		const seen = (await shared(wanted, looking(here), helper && looking(helper))).flat();
 		found.push(...seen.filter(({ score }) => score >= LEAST_SCORE));
 		// what is too small for the largest tiles is not even a hint in them
-		if (level > 0) hints = withoutDoubles(seen).filter((one) => isUnclear(one, sidePx));
+		if (level > 0) {
+			hints = withoutDoubles(seen).filter((one) => isUnclear(one, sidePx) && isNew(one));
+		}
 	}
-	return pointsOf(models, pyramid, found, { breathe, tell });
+	const others = await pointsOf(models, pyramid, found.filter(isNew), { breathe, tell });
+	return [...likely.filter(isSeen), ...others];
 }
 
 /**
  * The faces of a picture that was taken a moment after another: each is looked for where it was, and everywhere only when
- * one of them is not there.
+ * one of them is not there, or when asked to.
  *
  * @param before the faces of the other picture
  */
@@ -76,19 +92,18 @@ export async function findFacesAgain(
 	models: FaceModels,
 	pyramid: Pyramid,
 	before: readonly FaceBox[],
+	isEverywhere: boolean,
 	pauses: Pauses
 ): Promise<FacePoints[]> {
 	const faces: FacePoints[] = [];
 	for (const box of before) {
 		const points = facePointsAgain(models, pyramid, box, LEAST_FIT);
 		// two may slide onto one face
-		if (!points || faces.some((other) => isSame(points, other))) {
-			return findFaces(models, pyramid, pauses);
-		}
-		faces.push(points);
+		if (points && !faces.some((other) => isSame(points, other))) faces.push(points);
 		await pauses.breathe();
 	}
-	return faces;
+	const isAll = faces.length === before.length && !isEverywhere;
+	return isAll ? faces : findFaces(models, pyramid, pauses, null, faces);
 }
 
 /** Nearer to each other than the eyes are. */

@@ -13,6 +13,8 @@ export interface FacePoints {
 	readonly leftIris: Iris;
 	/** How surely it is a face, 0 to 1. */
 	readonly score: number;
+	/** Where its surface lies, as the detector would say it. */
+	readonly box: FaceBox;
 }
 
 interface Iris extends Place {
@@ -27,6 +29,8 @@ const IRIS_PX = 64;
 const AROUND_FACE = 1.5;
 /** What the detector calls a face is narrower than the surface is long (measured on practice frames). */
 const SURFACE_TO_BOX = 0.97;
+/** What may change of the place of a surface before it has to be laid anew, as shares of the face's width. */
+const STILL = { aside: 0.06, larger: 0.06, turnRad: 0.06 } as const;
 /** How much wider than the opening of the lids the part is that the iris is looked for in. */
 const AROUND_EYE = 2.3;
 /** Corners of the eyes, outer and inner, among the points of the surface. */
@@ -44,13 +48,13 @@ const LIDS = [
 
 /** The points of a face that was found. */
 export function facePoints(models: FaceModels, pyramid: Pyramid, box: FaceBox): FacePoints {
-	const { surface, score } = surfaceOf(models, pyramid, box);
-	return { surface, score, ...irisesOf(models, pyramid, surface, box.turnRad) };
+	const face = surfaceOf(models, pyramid, box);
+	return { ...face, ...irisesOf(models, pyramid, face.surface, box.turnRad) };
 }
 
 /**
- * The points of a face that was there a moment ago: its surface is laid where it was, and slides onto it. Null where
- * it is no more.
+ * The points of a face that was there a moment ago: its surface is laid where it was, and slides onto it if that has moved.
+ * Null where it is no more.
  */
 export function facePointsAgain(
 	models: FaceModels,
@@ -60,9 +64,20 @@ export function facePointsAgain(
 ): FacePoints | null {
 	const first = surfaceOf(models, pyramid, before);
 	if (first.score < leastScore) return null;
-	const box = boxAround(first.surface);
-	const points = facePoints(models, pyramid, box);
+	if (isStill(first.box, before)) {
+		return { ...first, ...irisesOf(models, pyramid, first.surface, before.turnRad) };
+	}
+	const points = facePoints(models, pyramid, first.box);
 	return points.score < leastScore ? null : points;
+}
+
+/** Nearer to where it was than the detector would have told it. */
+function isStill(box: FaceBox, before: FaceBox): boolean {
+	return (
+		Math.hypot(box.x - before.x, box.y - before.y) < STILL.aside * before.sidePx &&
+		Math.abs(box.sidePx / before.sidePx - 1) < STILL.larger &&
+		Math.abs(box.turnRad - before.turnRad) < STILL.turnRad
+	);
 }
 
 /** The same face as the detector would find it. */
@@ -91,7 +106,7 @@ function surfaceOf(
 	{ mesh }: FaceModels,
 	pyramid: Pyramid,
 	{ x, y, sidePx, turnRad }: FaceBox
-): Pick<FacePoints, 'surface' | 'score'> {
+): Pick<FacePoints, 'surface' | 'score' | 'box'> {
 	const part: Part = { x, y, sidePx: sidePx * AROUND_FACE, turnRad };
 	const input = inputOf(pyramid.cut(part, MESH_PX), 255, 0);
 	const [points, flag] = mesh.execute(input, ['Identity_2', 'Identity_1']) as [Tensor, Tensor];
@@ -102,7 +117,7 @@ function surfaceOf(
 		...placeOf(part, MESH_PX, { x: values[3 * i] as number, y: values[3 * i + 1] as number }),
 		z: ((values[3 * i + 2] as number) * part.sidePx) / MESH_PX
 	}));
-	return { surface, score };
+	return { surface, score, box: boxAround(surface) };
 }
 
 function irisesOf(

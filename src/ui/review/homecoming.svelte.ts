@@ -7,7 +7,9 @@ import {
 } from '$core/format/review';
 import type { FrameRecord } from '$data/database';
 import { measuringPorts } from '../../workers/ports';
+import type { Measuring } from '../../workers/review.worker';
 import type { FrameShelf } from '$data/frameShelf';
+import type { Sight } from '../../photograph/series';
 import { PROBLEM_WORDS } from '../photograph/problems';
 import { isPicture, isSidecar } from './pictureFiles';
 import { whenIdle } from '../shared/whenIdle';
@@ -138,12 +140,14 @@ export class Homecoming {
 			measuringPorts.map(async (port, i) => {
 				// not both at once: for a moment the old and the new one are there
 				let done = Math.floor((i * MOST_BY_ONE) / measuringPorts.length);
+				let before: Sight | null = null;
 				for (let next = this.#take(); next && !signal.aborted; next = this.#take()) {
 					if (++done % MOST_BY_ONE === 0) port.stop();
 					const { id, name, file } = next;
 					try {
-						const answer = await port.ask('measure', { file, name }, { signal });
+						const answer: Measuring = await port.ask('measure', { file, name, before }, { signal });
 						if (answer.ok) {
+							before = answer.sight;
 							putSmallPicture(file, answer.small);
 							this.#settle(id, { measured: answer.measured });
 						} else this.#settle(id, { problem: PROBLEM_WORDS[answer.problem] });
