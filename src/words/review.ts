@@ -127,9 +127,16 @@ export function fellWords(frame: ReviewedFrame, { people }: ReviewedSet, units: 
 const place = (metres: number, units: Units): string =>
 	Number.isFinite(metres) ? distance(metres, units) : 'infinity';
 
-/** "Frames 3 and 7 together hold everybody." */
-export function fewestWords({ fewest, people, frames }: ReviewedSet): string {
-	const counted = people.flatMap(({ counts }, i) => (counts ? [i] : []));
+/** "Taken from about 2.1 m nearer than planned." Empty where it was taken as planned. */
+export function stoodWords({ stood: { fartherM } }: ReviewedFrame, units: Units): string {
+	if (fartherM === 0) return '';
+	const side = fartherM < 0 ? 'nearer' : 'farther away';
+	return `Taken from about ${smallLength(Math.abs(fartherM), units)} ${side} than planned.`;
+}
+
+/** "Frames 3 and 7 together hold everybody." Of those who are in any of the frames. */
+export function fewestWords({ fewest, people, frames, found }: ReviewedSet): string {
+	const counted = found.filter((i) => people[i]?.counts);
 	const held = counted.filter((i) => frames.some((frame) => frame.faces[i]?.isGood));
 	const missing = counted.filter((i) => !held.includes(i)).map((i) => people[i]?.name ?? '');
 	if (fewest.length === 0) return 'Nobody who counts is sharp with open eyes in any frame.';
@@ -138,9 +145,17 @@ export function fewestWords({ fewest, people, frames }: ReviewedSet): string {
 		numbers.length === 1
 			? `Frame ${numbers[0]} holds`
 			: `Frames ${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)} together hold`;
+	const everybody = found.length < people.length ? 'everybody who was found' : 'everybody';
 	return missing.length === 0
-		? `${which} everybody.`
+		? `${which} ${everybody}.`
 		: `${which} all but ${namesOf(missing)}: not good in any frame.`;
+}
+
+/** "Nowhere in these frames: Aino, Yusuf and 9 more." Empty where everybody is, or nobody. */
+export function absentWords({ people, found }: ReviewedSet): string {
+	const absent = people.flatMap(({ name }, i) => (found.includes(i) ? [] : [name]));
+	if (absent.length === 0 || found.length === 0) return '';
+	return `Nowhere in these frames: ${namesOf(absent)}.`;
 }
 
 /** "Of 12 frames 8 were expected to be good, and 5 are." */

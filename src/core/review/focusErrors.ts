@@ -32,7 +32,10 @@ function sigmaOf(values: readonly number[]): number {
 	return MAD_TO_SIGMA * median(values.map((value) => Math.abs(value - middle)));
 }
 
-/** How far each frame is focused from what was meant. Without those that were focused on something else. */
+/**
+ * How far each frame is focused from what was meant. Without those that were focused on something else, or taken from somewhere
+ * else than planned.
+ */
 export function focusErrors({ shot, set, take, handling }: SetOfShot): FocusError[] {
 	const unitMm = focusUnitMm(shot, shot.camera.focalMm);
 	const { plannedM, cameraM, people, lockedOn } = conditionsOf(
@@ -41,8 +44,9 @@ export function focusErrors({ shot, set, take, handling }: SetOfShot): FocusErro
 		handling,
 		ASSUMED
 	);
-	const errors = set.frames.flatMap(({ fell, frame }): FocusError[] => {
-		if (!fell || fell.otherwiseM !== null || !Number.isFinite(fell.farM)) return [];
+	const errors = set.frames.flatMap(({ fell, frame, stood }): FocusError[] => {
+		if (stood.fartherM !== 0 || !fell || fell.otherwiseM !== null || !Number.isFinite(fell.farM))
+			return [];
 		const focalMm = frame.facts.focalMm ?? shot.camera.focalMm;
 		const image = (depthM: number) => imageDistanceMm(focalMm, depthM) / unitMm;
 		const swayed = (byM: number) => image(plannedM) - image(plannedM + byM);

@@ -1,4 +1,9 @@
 import { APART, type Judgement, type MeasuredFrame } from '../format/review';
+import type { Body, Shot } from '../format/shot';
+import { norm, subtract } from '../geometry/vector';
+import { median } from '../numeric/median';
+import { lensOf } from '../photograph/lensOf';
+import { EARS_M } from './people';
 
 /** Which shot of the day each frame belongs to. */
 
@@ -10,6 +15,8 @@ export interface ShotSign {
 	readonly minutes: number;
 	readonly focalMm: number;
 	readonly people: number;
+	/** How far they are from the camera, in the middle, m; null of nobody. */
+	readonly awayM: number | null;
 	readonly isUpright: boolean;
 }
 
@@ -19,23 +26,45 @@ export interface FrameSign {
 	readonly localMs: number | null;
 	readonly focalMm: number | undefined;
 	readonly faces: number;
+	/** How far they were, by their size, in the middle, m; null where that is not known. */
+	readonly awayM: number | null;
 	readonly isUpright: boolean;
 	/** The shot it was put to by hand; `APART`; null while it goes by itself. */
 	readonly shotId: string | null;
 }
 
-export const signOf = (
-	id: string,
-	{ localMs, facts, faces, widthPx, heightPx }: MeasuredFrame,
-	{ shotId }: Pick<Judgement, 'shotId'>
-): FrameSign => ({
+export const shotSignOf = (id: string, shot: Shot, startMs: number, minutes: number): ShotSign => ({
 	id,
-	localMs,
-	focalMm: facts.focalMm,
-	faces: faces.length,
-	isUpright: heightPx > widthPx,
-	shotId
+	startMs,
+	minutes,
+	focalMm: shot.camera.focalMm,
+	people: shot.people.length,
+	awayM: middle(shot.people.map((one) => norm(subtract(one.eyeMidpoint, shot.camera.position)))),
+	isUpright: shot.camera.orientation === 'portrait'
 });
+
+export function frameSignOf(
+	id: string,
+	frame: MeasuredFrame,
+	{ shotId }: Pick<Judgement, 'shotId'>,
+	bodies: readonly Body[]
+): FrameSign {
+	const { localMs, facts, faces, widthPx, heightPx } = frame;
+	const lens = lensOf(facts, frame, bodies);
+	const isUpright = heightPx > widthPx;
+	return {
+		id,
+		localMs,
+		focalMm: facts.focalMm,
+		faces: faces.length,
+		awayM: lens && middle(faces.map((face) => (EARS_M * lens.focalPx) / face.widthPx)),
+		isUpright,
+		shotId
+	};
+}
+
+const middle = (values: readonly number[]): number | null =>
+	values.length > 0 ? median(values) : null;
 
 /** A pause so long, or another lens or hold of the camera, ends a series, ms. */
 const PAUSE_MS = 40_000;
@@ -45,7 +74,12 @@ const FARTHEST_MS = 3 * 3600_000;
 /** What speaks against a shot: as much as so many minutes away from it. */
 const OTHER_FOCAL = 45;
 const OTHER_HOLD = 6;
-const OTHER_PEOPLE = 20;
+const FEWER_PEOPLE = 20;
+/** Of a group some may be photographed alone; who is not planned does not belong to it. */
+const MORE_PEOPLE = 40;
+/** Twice as far, or half; farther off it is no worse. */
+const TWICE_AWAY = 20;
+const MOST_TWICE = 2;
 /** Frames of a series further on say more of the time than of anything else: nobody's beyond that cost. */
 const MOST_COST = 120;
 
@@ -120,14 +154,22 @@ function costOf(series: readonly FrameSign[], shot: ShotSign, clockMs: number): 
 	if (awayMs > FARTHEST_MS) return Infinity;
 	const most = Math.max(...series.map(({ faces }) => faces));
 	const shareOfPeople = Math.abs(most - shot.people) / Math.max(1, most, shot.people);
+	const awayM = middle(series.flatMap((frame) => frame.awayM ?? []));
+	const twices = awayM && shot.awayM ? Math.abs(Math.log2(awayM / shot.awayM)) : 0;
 	return (
 		awayMs / 60_000 +
-		(isSameFocal(first.focalMm, shot.focalMm) ? 0 : OTHER_FOCAL) +
+		OTHER_FOCAL * otherFocal(first.focalMm, shot.focalMm) +
 		(first.isUpright === shot.isUpright ? 0 : OTHER_HOLD) +
-		OTHER_PEOPLE * shareOfPeople +
+		(most > shot.people ? MORE_PEOPLE : FEWER_PEOPLE) * shareOfPeople +
+		TWICE_AWAY * Math.min(MOST_TWICE, twices) +
 		// of two shots at one time the one that begins nearer to the frames
 		Math.abs(wallMs - shot.startMs) / 60_000_000
 	);
+}
+
+/** How different two focal lengths are, 0 to 1: one is twice the other, or more. */
+function otherFocal(a: number | undefined, b: number): number {
+	return a === undefined || isSameFocal(a, b) ? 0 : Math.min(1, Math.abs(Math.log2(a / b)));
 }
 
 /** How far the camera's clock is ahead when a frame is known to be of a shot, ms. */

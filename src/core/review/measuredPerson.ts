@@ -11,6 +11,7 @@ import type { AskedPerson } from './asked';
 import { seenHead, type SeenHead } from './heads';
 import { takenWith } from './scale';
 import { areShut, opennessOf } from './shutEyes';
+import { AS_PLANNED, HEAD_SHARE, type Stood } from './stood';
 import { discBy, type BlurAt, type FocusFell, type TakenWith } from './whereFocusFell';
 
 /** What was measured of one person in the frames of a set. */
@@ -21,11 +22,9 @@ export type Part = (typeof PARTS)[number];
 
 /** Of a face turned less than this neither eye is the nearer one to speak of, degrees. */
 const STRAIGHT_DEG = 6;
-/** By the size of a head its depth is known to so much (Dodgson, 2004, from memory: 3.6 of 63 mm). */
-const HEAD_SHARE = 3.6 / 63;
 /** An eye that tells nothing itself is taken to be as blurred as the rest of the frame says, to so much, px. */
 const UNSURE_PX = 1;
-/** How far people and camera move from where they were planned: a few fingers' breadth, m. */
+/** How far people move from where they were planned, and a camera that stands where it was: a few fingers' breadth, m. */
 const MOVED_M = 0.03;
 
 /** How blurred each part is; null where noise, or being too small or too plain, hides it. */
@@ -46,11 +45,15 @@ export interface MeasuredPerson {
 /** Lids have no edges to speak of: shut eyes say nothing of their blur. */
 const shutSpot = (spot: MeasuredSpot): MeasuredSpot => ({ ...spot, edges: null, spectrum: null });
 
-/** One person in each frame of a set; null where they were not found. */
+/**
+ * One person in each frame of a set; null where they were not found.
+ * @param stood from how far each frame was taken
+ */
 export function measuredPerson(
 	faces: readonly (MeasuredFace | null)[],
 	frames: readonly MeasuredFrame[],
 	asked: AskedPerson | null,
+	stood: readonly Stood[],
 	shot: Shot | null,
 	bodies: readonly Body[]
 ): (MeasuredPerson | null)[] {
@@ -75,14 +78,15 @@ export function measuredPerson(
 		};
 		const lens = takenWith(frame, shot, bodies);
 		const head = lens && seenHead(face, lens.focalPx, asked?.build ?? 'adult');
-		const headM = asked?.depthM ?? head?.depthM ?? null;
+		const from = stood[i] ?? AS_PLANNED;
+		const headM = asked ? asked.depthM + from.fartherM : (head?.depthM ?? null);
 		measured[i] = {
 			face,
 			blurs,
 			near: nearEye(head?.turnDeg ?? face.turn?.deg ?? 0, blurs),
 			isShut: shut[k] ?? false,
 			headM,
-			sigmaM: asked ? Math.hypot(MOVED_M, asked.sigmaM) : HEAD_SHARE * (headM ?? 0),
+			sigmaM: asked ? Math.hypot(MOVED_M, asked.sigmaM, from.sigmaM) : HEAD_SHARE * (headM ?? 0),
 			head
 		};
 	});

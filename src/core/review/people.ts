@@ -7,7 +7,10 @@ const MOST_AWAY = 1.6;
 /** A face so much smaller or larger is somebody else's. */
 const MOST_TIMES = 1.5;
 
-interface Place {
+/** From ear to ear, m. */
+export const EARS_M = 0.14;
+
+export interface Place {
 	readonly x: number;
 	readonly y: number;
 	readonly widthPx: number;

@@ -9,8 +9,6 @@ import { defocusAt } from '../optics/blur';
 import { focusAt } from '../optics/focus';
 import { expectedShare } from './expected';
 import { fewestFrames } from './fewestFrames';
-import { APART } from '../format/review';
-import { clockByAll, intoShots, seriesOf, type FrameSign, type ShotSign } from './intoShots';
 import { learn } from './learn';
 import type { SetOfShot } from './setOfShot';
 import { techniqueOf } from '../study/technique';
@@ -18,6 +16,7 @@ import { biasOf, focusingSpread, swayTimes, type FocusError } from './focusError
 import { rayleighScale } from '../numeric/rayleigh';
 import { matched } from './people';
 import { areShut } from './shutEyes';
+import { AS_PLANNED } from './stood';
 import { whereFocusFell, discBy } from './whereFocusFell';
 
 const LENS = { focalMm: 50, fNumber: 2.8, pxPerMm: 6000 / 36 };
@@ -132,73 +131,6 @@ describe('who is who', () => {
 	});
 });
 
-const NOON = Date.UTC(2026, 8, 26, 12);
-const MINUTE = 60_000;
-const frame = (id: string, atMin: number, more: Partial<FrameSign> = {}): FrameSign => ({
-	id,
-	localMs: NOON + atMin * MINUTE,
-	focalMm: 85,
-	faces: 2,
-	isUpright: false,
-	shotId: null,
-	...more
-});
-const shot = (id: string, atMin: number, more: Partial<ShotSign> = {}): ShotSign => ({
-	id,
-	startMs: NOON + atMin * MINUTE,
-	minutes: 10,
-	focalMm: 85,
-	people: 2,
-	isUpright: false,
-	...more
-});
-
-describe('into shots', () => {
-	const day = [
-		shot('couple', 0),
-		shot('families', 20, { focalMm: 50, people: 15 }),
-		shot('toast', 60)
-	];
-
-	it('go by time and lens', () => {
-		const frames = [
-			frame('a', 2),
-			frame('b', 2.2),
-			frame('c', 25, { focalMm: 50, faces: 14 }),
-			frame('d', 200)
-		];
-		const placed = intoShots(frames, day, 0);
-		expect([...placed.values()]).toEqual(['couple', 'couple', 'families', null]);
-	});
-
-	it('a lens tells more than a few minutes', () => {
-		const early = frame('a', 12, { focalMm: 50, faces: 15 });
-		expect(intoShots([early], day, 0).get('a')).toBe('families');
-	});
-
-	it('a pause or another lens begins another series', () => {
-		const all = [frame('a', 0), frame('b', 0.3), frame('c', 2), frame('d', 2.1, { focalMm: 50 })];
-		expect(seriesOf(all).map((one) => one.map(({ id }) => id))).toEqual([['a', 'b'], ['c'], ['d']]);
-	});
-
-	it('one that was put by hand takes its series along, and sets the clock', () => {
-		// a camera that is two hours ahead
-		const frames = [
-			frame('a', 120, { shotId: 'couple' }),
-			frame('b', 120.2),
-			frame('c', 145, { focalMm: 50, faces: 15 })
-		];
-		const clockMs = there(clockByAll([{ frame: there(frames[0]), shot: there(day[0]) }]));
-		expect(clockMs).toBe(120 * MINUTE);
-		expect([...intoShots(frames, day, clockMs).values()]).toEqual(['couple', 'couple', 'families']);
-	});
-
-	it('stays apart where somebody said so, or nothing says when it was taken', () => {
-		const frames = [frame('a', 1, { shotId: APART }), frame('b', 1, { localMs: null })];
-		expect([...intoShots(frames, day, 0).values()]).toEqual([null, null]);
-	});
-});
-
 describe('what was expected', () => {
 	const rungs = [2, 2.8, 4].map((fNumberExact, i) => ({ fNumberExact, odds: { share: i / 10 } }));
 	const set = (fNumbers: readonly (number | undefined)[]) =>
@@ -274,7 +206,8 @@ describe('learning', () => {
 			const frames = Array.from({ length: count }, (_, i) => ({
 				frame: { ...measuredFrame(`${i}`), facts: { isPractice } },
 				faces: [{ near: 'left', blurs: {}, isShut: i % 2 === 1 }],
-				fell: null
+				fell: null,
+				stood: AS_PLANNED
 			}));
 			const set = { people: [{ isPointed: false }], frames } as never;
 			return { shot, set, take, handling: techniqueOf(take, null) };

@@ -1,49 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import type { MeasuredFace, MeasuredFrame, MeasuredSpot } from '../format/review';
+import {
+	measuredFace as face,
+	measuredFrame as frame,
+	measuredSpot as spot
+} from '$tests/support/frames';
+import { person, shotOf } from '$tests/support/shots';
+import type { MeasuredFrame } from '../format/review';
 import { judgedOf, reviewedOf } from './judgedSet';
 import { reviewSet } from './reviewSet';
 
-/** A place blurred by a disc, as its edges tell; null where they tell nothing. */
-const spot = (x: number, discPx: number | null): MeasuredSpot => ({
-	x,
-	y: 500,
-	edges: discPx === null ? null : { xx: discPx ** 2, yy: discPx ** 2, xy: 0 },
-	spectrum: null
-});
-
-interface Sketch {
-	readonly x: number;
-	readonly eyes: readonly [left: number | null, right: number | null];
-	readonly open?: number;
-	readonly hair?: number;
-	readonly turnDeg?: number;
-}
-
-function face({ x, eyes, open = 0.4, hair, turnDeg = 0 }: Sketch): MeasuredFace {
-	return {
-		eyesPx: 100,
-		irisPx: 18,
-		widthPx: 200,
-		landmarks: [],
-		turn: { deg: turnDeg, sigmaDeg: 3 },
-		left: { ...spot(x + 50, eyes[0]), openness: open },
-		right: { ...spot(x - 50, eyes[1]), openness: open },
-		nose: spot(x, null),
-		hair: spot(x, hair ?? null),
-		clipped: 0
-	};
-}
-
-const frame = (name: string, faces: readonly MeasuredFace[], longPx = 6000): MeasuredFrame => ({
-	name,
-	localMs: 0,
-	facts: {},
-	widthPx: longPx,
-	heightPx: (longPx * 2) / 3,
-	clipped: 0,
-	faces,
-	pointed: []
-});
 const judge = (...frames: readonly MeasuredFrame[]) => reviewSet(frames, null, []);
 
 describe('frames without a plan', () => {
@@ -124,4 +89,42 @@ it('goes from thread to thread without what was measured, and is whole again', (
 	const again = reviewedOf(judged, frames);
 	expect(again).toEqual(set);
 	expect(again.frames[0]?.faces[0]?.face).toBe(set.frames[0]?.faces[0]?.face);
+});
+
+describe('frames of a plan', () => {
+	const shot = shotOf({
+		people: [person('ana', [-0.5, 1.6, 4]), person('ben', [0.5, 1.6, 4])]
+	});
+	// 50 mm on 36 mm of 6000 px: half a metre aside 4 m away is 1042 px
+	const asidePx = (((0.5 / 4) * 50) / 36) * 6000;
+	const facts = { focalMm: 50, fNumber: 2.8 };
+	const taken = (xs: readonly number[], widthPx: number): MeasuredFrame => ({
+		...frame(
+			'a',
+			xs.map((x) => ({ ...face({ x: 3000 + x, eyes: [1, 1] }), widthPx }))
+		),
+		facts
+	});
+	const headPx = (0.14 / 4 / 36) * 50 * 6000;
+	const named = (shown: MeasuredFrame) => reviewSet([shown], shot, []);
+
+	it.each([1, 0.5, 2.2])('know their people %d times as large', (times) => {
+		const { people, frames } = named(taken([-times * asidePx, times * asidePx], times * headPx));
+		expect(people.map(({ id }) => id)).toEqual(['ana', 'ben']);
+		expect(frames[0]?.faces.map((one) => one?.face.left.x)).toEqual([
+			3050 - times * asidePx,
+			3050 + times * asidePx
+		]);
+	});
+
+	it('number their faces where no lens is known, rather than find nobody', () => {
+		const shown = { ...taken([-asidePx, asidePx], headPx), facts: {} };
+		const { people, frames } = named(shown);
+		expect(people).toMatchObject([{ id: null, name: 'face 1' }, { name: 'face 2' }]);
+		expect(frames[0]?.isTold).toBe(true);
+	});
+
+	it('keep their people while nobody is seen', () => {
+		expect(named(taken([], 1)).people.map(({ name }) => name)).toEqual(['ana', 'ben']);
+	});
 });

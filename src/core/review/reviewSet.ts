@@ -15,6 +15,7 @@ import {
 } from './measuredPerson';
 import { takenWith, tolerancePx } from './scale';
 import { asFace, pointedIn, whoIsWho, type AskedSetPerson, type SetPerson } from './setPeople';
+import { AS_PLANNED, stoodBy, type Stood } from './stood';
 import { whereFocusFell, type FocusFell } from './whereFocusFell';
 
 /** The frames of one shot, judged together. */
@@ -49,11 +50,14 @@ export interface ReviewedFrame {
 	readonly inFocus: { readonly person: number; readonly part: Part } | null;
 	/** Mean depth of each person, m; null where it is not known. */
 	readonly depthsM: readonly (number | null)[];
+	readonly stood: Stood;
 }
 
 export interface ReviewedSet {
 	readonly people: readonly SetPerson[];
 	readonly frames: readonly ReviewedFrame[];
+	/** Who was found in any of the frames: indices. */
+	readonly found: readonly number[];
 	/** The fewest frames that hold everybody, the best first: indices. */
 	readonly fewest: readonly number[];
 }
@@ -77,9 +81,17 @@ export function reviewSet(
 		}
 		return frame?.faces[whose[i]?.indexOf(person) ?? -1] ?? null;
 	};
+	const stood = frames.map((frame, i) => {
+		const lens = takenWith(frame, shot, bodies);
+		const found = people.flatMap(({ asked }, person) => {
+			const face = faceOf(person, i);
+			return asked && face ? [{ asked, face }] : [];
+		});
+		return lens ? stoodBy(found, lens.focalPx) : AS_PLANNED;
+	});
 	const judged = people.map((one, person) => {
 		const faces = frames.map((_, i) => faceOf(person, i));
-		return measuredPerson(faces, frames, one.asked, shot, bodies);
+		return measuredPerson(faces, frames, one.asked, stood, shot, bodies);
 	});
 	const reviewed = frames.map((frame, i): ReviewedFrame => {
 		const measured = judged.map((one) => one[i] ?? null);
@@ -106,13 +118,15 @@ export function reviewSet(
 			worst: known.length > 0 ? stateOf(Math.max(...known)) : null,
 			fell,
 			inFocus: inFocusOf(faces),
-			depthsM: measured.map((one) => one?.headM ?? null)
+			depthsM: measured.map((one) => one?.headM ?? null),
+			stood: stood[i] ?? AS_PLANNED
 		};
 	});
+	const found = people.flatMap((_, i) => (judged[i]?.some((face) => face) ? [i] : []));
 	const good = reviewed.map(({ faces }) =>
 		faces.map((face, person) => (people[person]?.counts && face?.isGood) ?? false)
 	);
-	return { people, frames: reviewed, fewest: fewestFrames(good) };
+	return { people, frames: reviewed, found, fewest: fewestFrames(good) };
 }
 
 function judgedFace(

@@ -1,7 +1,8 @@
 import type { MeasuredFace, MeasuredFrame, PointedSpot } from '../format/review';
 import type { Body, Shot } from '../format/shot';
 import type { AskedPerson } from './asked';
-import { matched, middleOf, peopleIn } from './people';
+import { median } from '../numeric/median';
+import { EARS_M, matched, middleOf, peopleIn, type Place } from './people';
 import { takenWith } from './scale';
 
 /** Who is in a set: the people of the plan, or faces by number; and what was pointed at. */
@@ -53,7 +54,10 @@ export function asFace({
 /** Somebody of the set, with what the plan asks of them. */
 export type AskedSetPerson = SetPerson & { readonly asked: AskedPerson | null };
 
-/** The people of a set: those of the plan where it has them, and others by number from the left. */
+/**
+ * The people of a set: those of the plan; others by number from the left where there is none, or where nobody of it is in
+ * sight but somebody else is.
+ */
 export function whoIsWho(
 	frames: readonly MeasuredFrame[],
 	asked: readonly AskedPerson[],
@@ -70,31 +74,50 @@ export function whoIsWho(
 		isPointed: false,
 		asked: one
 	}));
-	const { count, whose } = peopleIn(frames);
-	if (known.length === 0) {
-		const people = Array.from({ length: count }, (_, i) => ({
-			id: null,
-			name: `face ${i + 1}`,
-			counts: true,
-			isPointed: false,
-			asked: null
-		}));
-		return { people, whose };
-	}
-	return {
-		people: known,
-		whose: frames.map((frame) => {
-			const lens = takenWith(frame, shot, bodies);
-			if (!lens) return frame.faces.map(() => null);
-			const places = asked.map(({ aside, above, depthM }) => ({
-				x: frame.widthPx / 2 + aside * lens.focalPx,
-				y: frame.heightPx / 2 - above * lens.focalPx,
-				widthPx: (EARS_M * lens.focalPx) / depthM
-			}));
-			return matched(places, frame.faces.map(middleOf));
-		})
-	};
+	const whose = frames.map((frame) => plannedIn(frame, asked, shot, bodies));
+	const isFound = whose.some((faces) => faces.some((person) => person !== null));
+	const isNobody = !isFound && frames.some(({ faces }) => faces.length > 0);
+	if (known.length > 0 && !isNobody) return { people: known, whose };
+	const numbered = peopleIn(frames);
+	const people = Array.from({ length: numbered.count }, (_, i) => ({
+		id: null,
+		name: `face ${i + 1}`,
+		counts: true,
+		isPointed: false,
+		asked: null
+	}));
+	return { people, whose: numbered.whose };
 }
 
-/** From ear to ear, m. */
-const EARS_M = 0.14;
+/** Which of the people of a plan each face of a frame is, from nearer or from farther than planned, too. */
+function plannedIn(
+	frame: MeasuredFrame,
+	asked: readonly AskedPerson[],
+	shot: Shot | null,
+	bodies: readonly Body[]
+): (number | null)[] {
+	const lens = takenWith(frame, shot, bodies);
+	if (!lens || asked.length === 0 || frame.faces.length === 0) return frame.faces.map(() => null);
+	const { focalPx } = lens;
+	const seen = frame.faces.map(middleOf);
+	const from = (fartherM: number) =>
+		asked.map(({ aside, above, depthM }): Place => {
+			const pxPerM = focalPx / Math.max(NEAREST_M, depthM + fartherM);
+			return {
+				x: frame.widthPx / 2 + aside * depthM * pxPerM,
+				y: frame.heightPx / 2 - above * depthM * pxPerM,
+				widthPx: EARS_M * pxPerM
+			};
+		});
+	const asPlanned = matched(from(0), seen);
+	if (countOf(asPlanned) === Math.min(asked.length, seen.length)) return asPlanned;
+	const seenM = (EARS_M * focalPx) / median(seen.map(({ widthPx }) => widthPx));
+	const fromThere = matched(from(seenM - median(asked.map(({ depthM }) => depthM))), seen);
+	return countOf(fromThere) > countOf(asPlanned) ? fromThere : asPlanned;
+}
+
+/** No lens that takes people focuses nearer, m. */
+const NEAREST_M = 0.2;
+
+const countOf = (whose: readonly (number | null)[]): number =>
+	whose.filter((one) => one !== null).length;

@@ -8,7 +8,7 @@
 	let { view }: { view: ReviewView } = $props();
 	const COUNTS = [2, 3, 4, 6];
 	const name = $derived(view.set?.people[view.whom]?.name ?? '');
-	const side = $derived(view.now?.reviewed.faces[view.whom]?.near ?? 'left');
+	const side = $derived(view.side);
 </script>
 
 <section class="eyes" aria-label="The same eye side by side">

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { faceMark, faceWords } from '$words/review';
-	import { largePicture } from './pictures';
+	import { largePicture, makeReady } from './pictures';
 	import type { ReviewView } from './review.svelte';
 
 	/** The frame that is looked at, whole, with everybody ringed; a ring chooses whom to look at. */
@@ -41,7 +41,7 @@
 				if (isOver) return;
 				address = made ?? '';
 				if (!made) problem = 'This picture cannot be shown.';
-				ahead();
+				void ahead();
 			},
 			() => {
 				if (!isOver) problem = 'This picture cannot be shown.';
@@ -52,12 +52,14 @@
 
 	/** The marks of more people are drawn smaller. */
 	const CROWD = 6;
-	/** The neighbours are there when one goes on. */
-	function ahead() {
-		const at = view.files.findIndex(({ id }) => id === file?.id);
-		for (const by of [1, -1]) {
-			const next = view.files[at + by]?.file;
-			if (next) void largePicture(next).catch(() => undefined);
+	/** What may be looked at next is there when one goes on, with the eye that is looked at. */
+	async function ahead() {
+		const from = file?.id;
+		// one after the other: each is opened once for both
+		for (const next of view.next) {
+			if (!next.file || view.file?.id !== from) continue;
+			const face = view.judged.get(next.id)?.reviewed.faces[view.whom];
+			await makeReady(next.file, face ? face.face[view.side] : null).catch(() => undefined);
 		}
 	}
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { faceMark, faceWords, fewestWords } from '$words/review';
+	import { absentWords, faceMark, faceWords, fewestWords } from '$words/review';
 	import type { Judged } from './group';
 	import type { ReviewView } from './review.svelte';
 
@@ -32,7 +32,7 @@
 </script>
 
 {#if set && inOrder}
-	<p class="fewest">{fewestWords(inOrder)}</p>
+	<p><strong>{fewestWords(inOrder)}</strong> {absentWords(inOrder)}</p>
 	<!-- what scrolls must be reached by keyboard -->
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="scroll" role="group" aria-label="People and frames" tabindex="0">
@@ -56,14 +56,15 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each set.people as person, i (person.id ?? person.name)}
-					<tr class:free={!person.counts}>
+				{#each view.present as i (i)}
+					{@const person = set.people[i]}
+					<tr class:free={!person?.counts}>
 						<!-- marked without a change of its width: the whole table would be laid out anew -->
 						<th scope="row" class:on={i === view.whom}>
 							<button
 								type="button"
 								aria-current={i === view.whom ? 'true' : undefined}
-								onclick={() => (view.person = i)}><bdi>{person.name}</bdi></button
+								onclick={() => (view.person = i)}><bdi>{person?.name}</bdi></button
 							>
 						</th>
 						{#each columns as one (one.file.id)}
@@ -89,7 +90,7 @@
 {/if}
 
 <style>
-	.fewest {
+	strong {
 		font-weight: 600;
 	}
 	.scroll {

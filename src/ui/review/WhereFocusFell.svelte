@@ -1,17 +1,19 @@
 <script lang="ts">
 	import { distance } from '$words/numbers';
-	import { fellWords } from '$words/review';
+	import { fellWords, stoodWords } from '$words/review';
 	import { settings } from '../shared/settings.svelte';
 	import type { ReviewView } from './review.svelte';
 
 	/** A small stage from above: everybody at their depth, the plane that explains what was measured, and the plan's. */
-	let { view, planeM }: { view: ReviewView; planeM: number | null } = $props();
+	let { view, planeM: plannedM }: { view: ReviewView; planeM: number | null } = $props();
 
 	const WIDTH = 560;
 	const HEIGHT = 150;
 	const LEFT = 46;
 	const reviewed = $derived(view.now?.reviewed ?? null);
 	const size = $derived(view.file?.measured ?? null);
+	/** Where it is among the people who were nearer or farther than planned. */
+	const planeM = $derived(plannedM && plannedM + (reviewed?.stood.fartherM ?? 0));
 	const people = $derived(
 		(reviewed?.faces ?? []).flatMap((face, i) => {
 			const depthM = reviewed?.depthsM[i];
@@ -48,7 +50,7 @@
 </script>
 
 {#if reviewed && view.set}
-	<p>{fellWords(reviewed, view.set, settings.units)}</p>
+	<p>{fellWords(reviewed, view.set, settings.units)} {stoodWords(reviewed, settings.units)}</p>
 	{#if range}
 		<svg viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label="Where the focus fell, from above">
 			<path

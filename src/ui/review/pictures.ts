@@ -88,9 +88,19 @@ export const followedIn = (
 		{ signal }
 	);
 
+/** The size of the piece that was asked for last. */
+let pieceSize: Pick<Piece, 'widthPx' | 'heightPx'> | null = null;
+
 /** A piece of a file, a pixel for a pixel; null where the file is no picture. */
 export function pieceOf(file: File, piece: Piece): Promise<ImageBitmap | null> {
 	const { x, y, widthPx, heightPx } = piece;
+	pieceSize = { widthPx, heightPx };
 	const key = [keyOf(file), Math.round(x), Math.round(y), widthPx, heightPx].join(' ');
 	return pieces.get(key, () => lookingPort.ask('piece', { file, key: keyOf(file), piece }));
+}
+
+/** Has a file ready before it is looked at: whole, and around a place. */
+export async function makeReady(file: File, at: Pick<Piece, 'x' | 'y'> | null): Promise<void> {
+	await largePicture(file);
+	if (at && pieceSize) await pieceOf(file, { x: at.x, y: at.y, ...pieceSize });
 }

@@ -1,8 +1,15 @@
+import { nearerEye, sharpestFirst } from './sameEye';
 import { SvelteMap } from 'svelte/reactivity';
 import { APART, MARKS, type Judgement, type Mark } from '$core/format/review';
 import type { Body } from '$core/format/shot';
 import { byOrder } from '$core/numeric/order';
-import { clockByAll, intoShots, signOf, type ShotSign } from '$core/review/intoShots';
+import {
+	clockByAll,
+	frameSignOf,
+	intoShots,
+	shotSignOf,
+	type ShotSign
+} from '$core/review/intoShots';
 import type { ReviewedSet } from '$core/review/reviewSet';
 import { asksForSomething } from '$core/study/study';
 import { MARK_WORDS } from '$words/review';
@@ -54,19 +61,14 @@ export class ReviewView {
 	);
 
 	readonly #shotSigns = $derived.by((): readonly ShotSign[] =>
-		this.#session.jobShots.map(({ id, shot, slot }) => ({
-			id,
-			startMs: Date.parse(`${slot.startsAt}:00Z`),
-			minutes: slot.minutes,
-			focalMm: shot.camera.focalMm,
-			people: shot.people.length,
-			isUpright: shot.camera.orientation === 'portrait'
-		}))
+		this.#session.jobShots.map(({ id, shot, slot }) =>
+			shotSignOf(id, shot, Date.parse(`${slot.startsAt}:00Z`), slot.minutes)
+		)
 	);
 
 	readonly #frameSigns = $derived.by(() =>
 		this.home.files.flatMap(({ id, measured, judgement }) =>
-			measured ? [signOf(id, measured, judgement)] : []
+			measured ? [frameSignOf(id, measured, judgement, this.bodies)] : []
 		)
 	);
 
@@ -144,21 +146,34 @@ export class ReviewView {
 		(): Judged | null => (this.file && this.judged.get(this.file.id)) ?? null
 	);
 
-	/** Who is looked at: there may be fewer than before. */
+	/** Who may be looked at: whoever is in any of the frames; of a set without anybody all who are planned. */
+	readonly present = $derived.by((): readonly number[] => {
+		const { set } = this;
+		if (!set) return [];
+		return set.found.length > 0 ? set.found : set.people.map((_, i) => i);
+	});
+
+	/** Who is looked at: there may be others than before. */
 	readonly whom = $derived.by(() =>
-		Math.min(this.person, Math.max(0, (this.set?.people.length ?? 1) - 1))
+		this.present.includes(this.person) ? this.person : (this.present[0] ?? 0)
 	);
 
+	/** Which of that person's eyes is looked at. */
+	readonly side = $derived.by(() => nearerEye(this.judged.values(), this.whom));
+
+	readonly #others = $derived.by(() => sharpestFirst(this.judged.values(), this.whom, this.now));
+
 	/** The eyes that stand side by side: this frame's, then the best of the others. */
-	readonly compared = $derived.by((): readonly Judged[] => {
-		const { now, whom } = this;
-		if (!now) return [];
-		const ratio = ({ reviewed }: Judged) => reviewed.faces[whom]?.ratio ?? Infinity;
-		const others = [...this.judged.values()]
-			.filter(({ file }) => file.id !== now.file.id && file.judgement.mark !== 'drop')
-			.toSorted((a, b) => ratio(a) - ratio(b));
-		return [now, ...others.slice(0, this.sideBySide - 1)];
-	});
+	readonly compared = $derived.by((): readonly Judged[] =>
+		this.now ? [this.now, ...this.#others.slice(0, this.sideBySide - 1)] : []
+	);
+
+	/** What may be looked at next: the neighbours, and whose eye stands beside them when one of the best is left or dropped. */
+	get next(): readonly HomeFile[] {
+		const at = this.files.findIndex(({ id }) => id === this.file?.id);
+		const another = this.#others[this.sideBySide - 1]?.file;
+		return [this.files[at + 1], this.files[at - 1], another].filter((one) => one !== undefined);
+	}
 
 	open(groupId: string): void {
 		this.#groupId = groupId;
@@ -188,8 +203,9 @@ export class ReviewView {
 	}
 
 	stepPerson(by: 1 | -1): void {
-		const count = this.set?.people.length ?? 0;
-		if (count > 0) this.person = (this.whom + by + count) % count;
+		const { present } = this;
+		const next = present[(present.indexOf(this.whom) + by + present.length) % present.length];
+		if (next !== undefined) this.person = next;
 	}
 
 	/** Marks the frame that is looked at; the same mark again takes it away. */

@@ -1,0 +1,40 @@
+import type { MeasuredFrame } from '../format/review';
+import { median } from '../numeric/median';
+import type { AskedPerson } from './asked';
+import { seenHead } from './heads';
+
+/** From how far a frame was taken, against where the plan has the camera. */
+export interface Stood {
+	/** So much farther from everybody, m; less than nothing is nearer; 0 as planned. */
+	readonly fartherM: number;
+	/** How well that is known, m; 0 as planned. */
+	readonly sigmaM: number;
+}
+
+export const AS_PLANNED: Stood = { fartherM: 0, sigmaM: 0 };
+
+/** By the size of a head its depth is known to so much (Dodgson, 2004, from memory: 3.6 of 63 mm). */
+export const HEAD_SHARE = 3.6 / 63;
+/** Elsewhere is told where it is more than heads differ among people, and more than a head is measured wrongly. */
+const SURE_TIMES = 2;
+const MEASURED_SHARE = 0.06;
+
+/** Somebody of the plan whose face was found. */
+export interface FoundPerson {
+	readonly asked: AskedPerson;
+	readonly face: MeasuredFrame['faces'][number];
+}
+
+/** Told by the size of heads; as planned unless they say something else for sure. */
+export function stoodBy(found: readonly FoundPerson[], focalPx: number): Stood {
+	const heads = found.flatMap(({ asked: { depthM, build }, face }) => {
+		const head = seenHead(face, focalPx, build);
+		return head ? [{ seenM: head.depthM, fartherM: head.depthM - depthM }] : [];
+	});
+	if (heads.length === 0) return AS_PLANNED;
+	const fartherM = median(heads.map((one) => one.fartherM));
+	const seenM = median(heads.map((one) => one.seenM));
+	const sigmaM = (HEAD_SHARE * seenM) / Math.sqrt(heads.length);
+	const isElsewhere = Math.abs(fartherM) > SURE_TIMES * sigmaM + MEASURED_SHARE * seenM;
+	return isElsewhere ? { fartherM, sigmaM } : AS_PLANNED;
+}

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { measuredFace, measuredFrame } from '$tests/support/frames';
+import { person, shotOf } from '$tests/support/shots';
+import { reviewSet } from '$core/review/reviewSet';
+import { absentWords, fewestWords, stoodWords } from './review';
+
+describe('the fewest frames that hold everybody', () => {
+	// half a metre apart, 4 m away, by 50 mm on 36 mm of 6000 px; heads are 14 cm wide
+	const PX_PER_M = (50 / 36 / 4) * 6000;
+	const names = ['Ana', 'Ben', 'Cleo', 'Dag', 'Eve'];
+	const shot = shotOf({
+		people: names.map((name, i) => ({ ...person(name, [(i - 2) / 2, 1.6, 4]), name }))
+	});
+	const face = (i: number, px: number) => ({
+		...measuredFace({ x: 3000 + ((i - 2) / 2) * PX_PER_M, eyes: [px, px] }),
+		widthPx: 0.14 * PX_PER_M
+	});
+	const sharp = (...who: readonly number[]) => who.map((i) => face(i, 1));
+	const set = (...frames: readonly ReturnType<typeof sharp>[]) =>
+		reviewSet(
+			frames.map((faces, i) => ({
+				...measuredFrame(`f${i}`, faces),
+				facts: { focalMm: 50, fNumber: 2.8 }
+			})),
+			shot,
+			[]
+		);
+
+	it('hold everybody', () => {
+		const whole = set(sharp(0, 1, 2, 3, 4));
+		expect(fewestWords(whole)).toBe('Frame 1 holds everybody.');
+		expect(absentWords(whole)).toBe('');
+	});
+
+	it('do not hold who is nowhere, and that is said apart', () => {
+		const some = set([face(0, 9), ...sharp(1)], [...sharp(0), face(1, 9)]);
+		expect(fewestWords(some)).toBe('Frames 1 and 2 together hold everybody who was found.');
+		expect(absentWords(some)).toBe('Nowhere in these frames: Cleo, Dag and Eve.');
+	});
+
+	it('name who is soft in all of them', () => {
+		const soft = set([...sharp(0, 1, 3, 4), face(2, 9)]);
+		expect(fewestWords(soft)).toBe('Frame 1 holds all but Cleo: not good in any frame.');
+	});
+
+	it('are none where nobody is sharp, or there', () => {
+		const nobody = 'Nobody who counts is sharp with open eyes in any frame.';
+		expect(fewestWords(set([face(0, 9)]))).toBe(nobody);
+		expect(fewestWords(set([]))).toBe(nobody);
+		expect(absentWords(set([]))).toBe('');
+	});
+});
+
+it('says from how far a frame was taken where it was not as planned', () => {
+	const from = (fartherM: number) => stoodWords({ stood: { fartherM, sigmaM: 0.1 } } as never, 'm');
+	expect(from(0)).toBe('');
+	expect(from(-2.13)).toBe('Taken from about 2.1 m nearer than planned.');
+	expect(from(1.5)).toBe('Taken from about 1.5 m farther away than planned.');
+});
