@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { sampleDay } from '$data/sampleDay';
 import { measuredFace, measuredFrame } from '$tests/support/frames';
 import { ahead, shotOf } from '$tests/support/shots';
 import { there } from '$tests/support/there';
@@ -71,6 +72,18 @@ describe('into shots', () => {
 	it('a zoom that is turned a little is no other lens', () => {
 		const turned = frame('a', 25, { focalMm: 60, faces: 13, awayM: 6 });
 		expect(intoShots([turned], day, 0).get('a')).toBe('families');
+	});
+
+	it.each([-5, 0, 10])('find their own in the sample day, %d minutes late', (late) => {
+		const shots = sampleDay(0).shots.map(({ id, shot, slot }) =>
+			shotSignOf(id, shot, Date.parse(`${slot.startsAt}Z`), slot.minutes)
+		);
+		const frames = shots.map(({ id, startMs, focalMm, people, awayM, isUpright }) => ({
+			...frame(id, 0, { focalMm, faces: people, awayM, isUpright }),
+			localMs: startMs + (late + 3) * MINUTE
+		}));
+		const placed = intoShots(frames, shots, 0);
+		expect([...placed]).toEqual(shots.map(({ id }) => [id, id]));
 	});
 
 	it('the signs of both say how far people are, and agree', () => {
