@@ -148,7 +148,7 @@
 
 <div class="drawing">
 	{#if showsFloor}
-		<StandingFloor bind:this={floor} {plan} {view} {isPhone} />
+		<StandingFloor bind:this={floor} {plan} {view} />
 	{/if}
 	<div class="field" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
 		{#if !showsFloor}

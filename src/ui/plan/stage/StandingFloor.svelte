@@ -11,7 +11,10 @@
 	import { toPx, toWorld, type StageView } from './stageView';
 
 	/** The floor coloured by the f-number needed when the camera stands there, framing as now. */
-	let { plan, view, isPhone }: { plan: PlanView; view: StageView; isPhone: boolean } = $props();
+	let { plan, view }: { plan: PlanView; view: StageView } = $props();
+	/** On a narrow stage, as on a phone, less is said, and the row is asked for. */
+	const NARROW_PX = 600;
+	const isNarrow = $derived(view.widthPx < NARROW_PX);
 
 	/** The place that was pointed at has no lens, or is too near. */
 	let isOutOfReach = $state(false);
@@ -95,8 +98,17 @@
 
 	const ladder = $derived(plan.solution?.plan.ladder ?? []);
 	let wanted = $state('');
-	/** On a phone the legend would leave little of the stage. */
+	/** Whether the narrow stage says how far the back row must come. */
 	let asksForRow = $state(false);
+	/**
+	 * The legend never becomes lower by what it says: with the size of the stage changes what is in sight, and all of that
+	 * would be asked anew, without end.
+	 */
+	let legendPx = $state(0);
+	let mostLegendPx = $state(0);
+	$effect(() => {
+		if (legendPx > mostLegendPx) mostLegendPx = legendPx;
+	});
 	const wish = $derived(ladder.find(({ fNumber }) => String(fNumber) === wanted) ?? ladder[0]);
 	const hasRows = $derived((plan.solution?.study.scene.rows.length ?? 0) > 1);
 	const nearerQuestion = $derived(
@@ -157,33 +169,36 @@
 		/>
 	{/if}
 </svg>
-<div class="legend">
+<div class="legend" bind:offsetHeight={legendPx} style:min-height="{mostLegendPx}px">
 	<AskedInVain {asked} what="where to stand" />
 	<p role="status">
 		{#if isOutOfReach}
 			No lens of the kit frames them alike from there.
 		{:else if !floor}Trying the camera everywhere…
 		{:else if best?.needed != null}
-			{isPhone
+			{isNarrow
 				? 'Tap where to stand; not where it is hatched.'
 				: 'Tap where to stand, framed alike. Hatched: no lens, or somebody hidden.'}
 		{:else}
 			No place in sight does it with the lenses of the kit.
 		{/if}
 	</p>
-	<!-- its place is kept while there is no arrow: the stage must not change its size by the answer -->
+	<!-- its place is kept while there is no arrow, as far as it can be -->
 	<button class="knob" class:none={!arrow} type="button" onclick={() => best && standAt(best)}
 		>Go to the arrow: {fStop(engraved(best?.needed ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
 	>
-	{#if hasRows && isPhone}
+	{#if hasRows && isNarrow}
 		<button
 			class="knob"
 			type="button"
 			aria-expanded={asksForRow}
-			onclick={() => (asksForRow = !asksForRow)}>back row…</button
+			onclick={() => {
+				asksForRow = !asksForRow;
+				mostLegendPx = 0;
+			}}>back row…</button
 		>
 	{/if}
-	{#if hasRows && wish && (!isPhone || asksForRow)}
+	{#if hasRows && wish && (!isNarrow || asksForRow)}
 		<div class="reverse">
 			<Pick
 				quiet
@@ -222,6 +237,7 @@
 	.legend {
 		/* below the stage, of which it would cover somebody */
 		order: 1;
+		box-sizing: border-box;
 		z-index: 1;
 		padding: 0.3rem 0.5rem;
 		background: var(--sheet);
@@ -237,6 +253,7 @@
 		visibility: hidden;
 	}
 	.reverse {
+		flex-basis: 100%;
 		display: flex;
 		align-items: center;
 		gap: 0.5rem;
