@@ -51,4 +51,14 @@ describe('standing at a place', () => {
 		const { x, z } = pivotOf(shot);
 		expect(shotFrom(shot, kit, { x, z })).toBeNull();
 	});
+
+	it('is offered from their side alone: behind them they would have their backs to it', () => {
+		const behind = (place: { x: number; z: number }) =>
+			standpointAt(study(shot), kit, null, place).losesSomeone;
+		const { z } = pivotOf(shot);
+		expect(behind({ x: 0, z: z + 8 })).toBe(true);
+		expect(behind({ x: 3, z: z + 0.1 })).toBe(true);
+		expect(behind({ x: 3, z: z - 3 })).toBe(false);
+		expect(behind({ x: 0, z: z - 8 })).toBe(false);
+	});
 });

@@ -21,7 +21,7 @@ export interface Standpoint {
 	readonly lensName: string | null;
 	/** Whether that lens has such an f-number. */
 	readonly isPossible: boolean;
-	/** Fewer people are seen from here than from where the camera is. */
+	/** Fewer people are seen from here than from where the camera is, or they have their backs to it. */
 	readonly losesSomeone: boolean;
 }
 
@@ -59,7 +59,7 @@ export function standpointAt(
 	const focalMm = camera?.focalMm ?? shot.camera.focalMm;
 	const lens = lensFor(lenses, focalMm);
 	const none = { ...place, needed: null, focalMm, lensName: null, isPossible: false };
-	if (!camera) return { ...none, losesSomeone: true };
+	if (!camera || isBehind(shot, place)) return { ...none, losesSomeone: true };
 	// without a lens of the kit, as the lens in use would be at that focal length
 	const used = lens ?? { ...shot.lens, focalMm: [focalMm, focalMm] as [number, number] };
 	const then = prospectWith(study, { ...shot, lens: used, camera });
@@ -72,6 +72,13 @@ export function standpointAt(
 		isPossible: lens !== null && then.study.needed <= lens.smallestFNumber,
 		losesSomeone: now !== null && seenPeople(then) < seenPeople(now)
 	};
+}
+
+/** Beyond the people as the camera sees them now: whoever looks at it from there has turned round, and the back row is the front one. */
+function isBehind(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): boolean {
+	const pivot = pivotOf(shot);
+	const { position } = shot.camera;
+	return (x - pivot.x) * (position.x - pivot.x) + (z - pivot.z) * (position.z - pivot.z) < 0;
 }
 
 /** The camera at a place, turned to the people, its focal length framing them as now; null too near them. */

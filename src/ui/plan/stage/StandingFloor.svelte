@@ -178,7 +178,7 @@
 		{:else if best?.needed != null}
 			{isNarrow
 				? 'Tap where to stand; not where it is hatched.'
-				: 'Tap where to stand, framed alike. Hatched: no lens, or somebody hidden.'}
+				: 'Tap where to stand, framed alike. Hatched: no lens, or faces hidden.'}
 		{:else}
 			No place in sight does it with the lenses of the kit.
 		{/if}
