@@ -41,7 +41,6 @@
 				if (isOver) return;
 				address = made ?? '';
 				if (!made) problem = 'This picture cannot be shown.';
-				void ahead();
 			},
 			() => {
 				if (!isOver) problem = 'This picture cannot be shown.';
@@ -52,6 +51,16 @@
 
 	/** The marks of more people are drawn smaller. */
 	const CROWD = 6;
+	/** Whoever looks so long at something may go on from there. */
+	const REST_MS = 300;
+	$effect(() => {
+		// frames still come, and one goes from person to person
+		void view.whom;
+		if (!address || view.next.length === 0) return;
+		const resting = setTimeout(() => void ahead(), REST_MS);
+		return () => clearTimeout(resting);
+	});
+
 	/** What may be looked at next is there when one goes on, with the eye that is looked at. */
 	async function ahead() {
 		const from = file?.id;
