@@ -31,6 +31,11 @@ export interface MeasuredPicture {
 	readonly small: Blob;
 }
 
+/** With the faces as they were found. */
+interface MeasuredFaces extends MeasuredPicture {
+	readonly found: readonly FacePoints[];
+}
+
 const STRIP_QUALITY = 0.85;
 
 /**
@@ -42,12 +47,13 @@ export async function measureFrame(
 	{ bitmap, facts }: OpenPicture,
 	find: (pyramid: Pyramid) => Promise<readonly FacePoints[]>,
 	{ breathe }: Pauses
-): Promise<MeasuredPicture> {
+): Promise<MeasuredFaces> {
 	const pyramid = new Pyramid(bitmap);
 	try {
 		const size = { widthPx: bitmap.width, heightPx: bitmap.height };
 		const faces: MeasuredFace[] = [];
-		for (const points of await find(pyramid)) {
+		const found = await find(pyramid);
+		for (const points of found) {
 			faces.push(measuredFace(pyramid, points, size));
 			await breathe();
 		}
@@ -63,7 +69,7 @@ export async function measureFrame(
 			faces: faces.toSorted((a, b) => a.left.x - b.left.x),
 			pointed: []
 		};
-		return { measured, small };
+		return { measured, small, found };
 	} finally {
 		pyramid.dispose();
 		bitmap.close();

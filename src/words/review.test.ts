@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { measuredFace, measuredFrame } from '$tests/support/frames';
 import { person, shotOf } from '$tests/support/shots';
 import { reviewSet } from '$core/review/reviewSet';
-import { absentWords, fewestWords, stoodWords } from './review';
+import { absentWords, fewestWords, vantageWords } from './review';
 
 describe('the fewest frames that hold everybody', () => {
 	// half a metre apart, 4 m away, by 50 mm on 36 mm of 6000 px; heads are 14 cm wide
@@ -52,7 +52,8 @@ describe('the fewest frames that hold everybody', () => {
 });
 
 it('says from how far a frame was taken where it was not as planned', () => {
-	const from = (fartherM: number) => stoodWords({ stood: { fartherM, sigmaM: 0.1 } } as never, 'm');
+	const from = (fartherM: number) =>
+		vantageWords({ vantage: { fartherM, sigmaM: 0.1 } } as never, 'm');
 	expect(from(0)).toBe('');
 	expect(from(-2.13)).toBe('Taken from about 2.1 m nearer than planned.');
 	expect(from(1.5)).toBe('Taken from about 1.5 m farther away than planned.');

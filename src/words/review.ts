@@ -128,7 +128,7 @@ const place = (metres: number, units: Units): string =>
 	Number.isFinite(metres) ? distance(metres, units) : 'infinity';
 
 /** "Taken from about 2.1 m nearer than planned." Empty where it was taken as planned. */
-export function stoodWords({ stood: { fartherM } }: ReviewedFrame, units: Units): string {
+export function vantageWords({ vantage: { fartherM } }: ReviewedFrame, units: Units): string {
 	if (fartherM === 0) return '';
 	const side = fartherM < 0 ? 'nearer' : 'farther away';
 	return `Taken from about ${smallLength(Math.abs(fartherM), units)} ${side} than planned.`;

@@ -1,14 +1,13 @@
 import { faceModels } from '../photograph/faces/models';
-import type { MeasuredPicture } from '../photograph/measureFrame';
 import { openPicture, type PictureProblem } from '../photograph/read/openPicture';
-import { measureNext, type Sight } from '../photograph/series';
+import { measureNext, type MeasuredNext } from '../photograph/series';
+import type { Sight } from '../photograph/faces/sight';
 import { serve } from './protocol';
 
 /** Measures photographs that came home, one at a time; the page has two of these. */
 
 export type Measuring =
-	| ({ readonly ok: true; readonly sight: Sight } & MeasuredPicture)
-	| { readonly ok: false; readonly problem: PictureProblem };
+	({ readonly ok: true } & MeasuredNext) | { readonly ok: false; readonly problem: PictureProblem };
 
 export type ReviewQuestions = {
 	readonly measure: {

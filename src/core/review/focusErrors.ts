@@ -44,8 +44,8 @@ export function focusErrors({ shot, set, take, handling }: SetOfShot): FocusErro
 		handling,
 		ASSUMED
 	);
-	const errors = set.frames.flatMap(({ fell, frame, stood }): FocusError[] => {
-		if (stood.fartherM !== 0 || !fell || fell.otherwiseM !== null || !Number.isFinite(fell.farM))
+	const errors = set.frames.flatMap(({ fell, frame, vantage }): FocusError[] => {
+		if (vantage.fartherM !== 0 || !fell || fell.otherwiseM !== null || !Number.isFinite(fell.farM))
 			return [];
 		const focalMm = frame.facts.focalMm ?? shot.camera.focalMm;
 		const image = (depthM: number) => imageDistanceMm(focalMm, depthM) / unitMm;

@@ -4,15 +4,8 @@ import { measuredFace, measuredFrame } from '$tests/support/frames';
 import { ahead, shotOf } from '$tests/support/shots';
 import { there } from '$tests/support/there';
 import { APART } from '../format/review';
-import {
-	clockByAll,
-	frameSignOf,
-	intoShots,
-	seriesOf,
-	shotSignOf,
-	type FrameSign,
-	type ShotSign
-} from './intoShots';
+import { clockByAll, intoShots, seriesOf } from './intoShots';
+import { frameSignOf, shotSignOf, type FrameSign, type ShotSign } from './signs';
 
 const NOON = Date.UTC(2026, 8, 26, 12);
 const MINUTE = 60_000;

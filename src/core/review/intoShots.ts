@@ -1,70 +1,7 @@
-import { APART, type Judgement, type MeasuredFrame } from '../format/review';
-import type { Body, Shot } from '../format/shot';
-import { norm, subtract } from '../geometry/vector';
-import { median } from '../numeric/median';
-import { lensOf } from '../photograph/lensOf';
-import { EARS_M } from './people';
+import { APART } from '../format/review';
+import { middleOrNull, type FrameSign, type ShotSign } from './signs';
 
 /** Which shot of the day each frame belongs to. */
-
-/** A shot, as far as frames tell it from others. */
-export interface ShotSign {
-	readonly id: string;
-	/** Its beginning by the clock on the wall, ms as if it were UTC; and how long it takes. */
-	readonly startMs: number;
-	readonly minutes: number;
-	readonly focalMm: number;
-	readonly people: number;
-	/** How far they are from the camera, in the middle, m; null of nobody. */
-	readonly awayM: number | null;
-	readonly isUpright: boolean;
-}
-
-/** A frame, as far as shots are told by it. */
-export interface FrameSign {
-	readonly id: string;
-	readonly localMs: number | null;
-	readonly focalMm: number | undefined;
-	readonly faces: number;
-	/** How far they were, by their size, in the middle, m; null where that is not known. */
-	readonly awayM: number | null;
-	readonly isUpright: boolean;
-	/** The shot it was put to by hand; `APART`; null while it goes by itself. */
-	readonly shotId: string | null;
-}
-
-export const shotSignOf = (id: string, shot: Shot, startMs: number, minutes: number): ShotSign => ({
-	id,
-	startMs,
-	minutes,
-	focalMm: shot.camera.focalMm,
-	people: shot.people.length,
-	awayM: middle(shot.people.map((one) => norm(subtract(one.eyeMidpoint, shot.camera.position)))),
-	isUpright: shot.camera.orientation === 'portrait'
-});
-
-export function frameSignOf(
-	id: string,
-	frame: MeasuredFrame,
-	{ shotId }: Pick<Judgement, 'shotId'>,
-	bodies: readonly Body[]
-): FrameSign {
-	const { localMs, facts, faces, widthPx, heightPx } = frame;
-	const lens = lensOf(facts, frame, bodies);
-	const isUpright = heightPx > widthPx;
-	return {
-		id,
-		localMs,
-		focalMm: facts.focalMm,
-		faces: faces.length,
-		awayM: lens && middle(faces.map((face) => (EARS_M * lens.focalPx) / face.widthPx)),
-		isUpright,
-		shotId
-	};
-}
-
-const middle = (values: readonly number[]): number | null =>
-	values.length > 0 ? median(values) : null;
 
 /** A pause so long, or another lens or hold of the camera, ends a series, ms. */
 const PAUSE_MS = 40_000;
@@ -154,7 +91,7 @@ function costOf(series: readonly FrameSign[], shot: ShotSign, clockMs: number): 
 	if (awayMs > FARTHEST_MS) return Infinity;
 	const most = Math.max(...series.map(({ faces }) => faces));
 	const shareOfPeople = Math.abs(most - shot.people) / Math.max(1, most, shot.people);
-	const awayM = middle(series.flatMap((frame) => frame.awayM ?? []));
+	const awayM = middleOrNull(series.flatMap((frame) => frame.awayM ?? []));
 	const twices = awayM && shot.awayM ? Math.abs(Math.log2(awayM / shot.awayM)) : 0;
 	return (
 		awayMs / 60_000 +

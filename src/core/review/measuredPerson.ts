@@ -1,5 +1,4 @@
-import type { MeasuredFace, MeasuredFrame, MeasuredSpot } from '../format/review';
-import type { Body, Shot } from '../format/shot';
+import type { MeasuredFace, MeasuredSpot } from '../format/review';
 import {
 	blurInSet,
 	blursTogether,
@@ -9,9 +8,9 @@ import {
 } from '../measure/inSet';
 import type { AskedPerson } from './asked';
 import { seenHead, type SeenHead } from './heads';
-import { takenWith } from './scale';
+import type { FrameLens } from './scale';
 import { areShut, opennessOf } from './shutEyes';
-import { AS_PLANNED, HEAD_SHARE, type Stood } from './stood';
+import { AS_PLANNED, HEAD_SHARE, type Vantage } from './vantage';
 import { discBy, type BlurAt, type FocusFell, type TakenWith } from './whereFocusFell';
 
 /** What was measured of one person in the frames of a set. */
@@ -45,17 +44,22 @@ export interface MeasuredPerson {
 /** Lids have no edges to speak of: shut eyes say nothing of their blur. */
 const shutSpot = (spot: MeasuredSpot): MeasuredSpot => ({ ...spot, edges: null, spectrum: null });
 
+/** With which lens a frame was taken, null where that is not known, and from where. */
+export interface Taken {
+	readonly lens: FrameLens | null;
+	readonly vantage: Vantage;
+}
+
+const UNKNOWN: Taken = { lens: null, vantage: AS_PLANNED };
+
 /**
  * One person in each frame of a set; null where they were not found.
- * @param stood from how far each frame was taken
+ * @param taken what each frame was taken with, and from where
  */
 export function measuredPerson(
 	faces: readonly (MeasuredFace | null)[],
-	frames: readonly MeasuredFrame[],
-	asked: AskedPerson | null,
-	stood: readonly Stood[],
-	shot: Shot | null,
-	bodies: readonly Body[]
+	taken: readonly Taken[],
+	asked: AskedPerson | null
 ): (MeasuredPerson | null)[] {
 	const present = faces.flatMap((face, i) => (face ? [{ face, i }] : []));
 	const shut = areShut(present.map(({ face }) => opennessOf(face)));
@@ -68,7 +72,6 @@ export function measuredPerson(
 	const [left, right, nose, hair] = [inSet('left'), inSet('right'), inSet('nose'), inSet('hair')];
 	const measured: (MeasuredPerson | null)[] = faces.map(() => null);
 	present.forEach(({ face, i }, k) => {
-		const frame = frames[i] as MeasuredFrame;
 		const [leftEye, rightEye] = blursTogether([left[k] ?? null, right[k] ?? null]);
 		const blurs: Blurs = {
 			left: leftEye ?? null,
@@ -76,17 +79,16 @@ export function measuredPerson(
 			nose: blurOr(nose[k]),
 			hair: blurOr(hair[k])
 		};
-		const lens = takenWith(frame, shot, bodies);
+		const { lens, vantage } = taken[i] ?? UNKNOWN;
 		const head = lens && seenHead(face, lens.focalPx, asked?.build ?? 'adult');
-		const from = stood[i] ?? AS_PLANNED;
-		const headM = asked ? asked.depthM + from.fartherM : (head?.depthM ?? null);
+		const headM = asked ? asked.depthM + vantage.fartherM : (head?.depthM ?? null);
 		measured[i] = {
 			face,
 			blurs,
 			near: nearEye(head?.turnDeg ?? face.turn?.deg ?? 0, blurs),
 			isShut: shut[k] ?? false,
 			headM,
-			sigmaM: asked ? Math.hypot(MOVED_M, asked.sigmaM, from.sigmaM) : HEAD_SHARE * (headM ?? 0),
+			sigmaM: asked ? Math.hypot(MOVED_M, asked.sigmaM, vantage.sigmaM) : HEAD_SHARE * (headM ?? 0),
 			head
 		};
 	});

@@ -10,6 +10,9 @@ const MOST_TIMES = 1.5;
 /** From ear to ear, m. */
 export const EARS_M = 0.14;
 
+/** How far somebody is whose face is so wide, m. */
+export const awayBy = (widthPx: number, focalPx: number): number => (EARS_M * focalPx) / widthPx;
+
 export interface Place {
 	readonly x: number;
 	readonly y: number;

@@ -16,7 +16,7 @@ import { biasOf, focusingSpread, swayTimes, type FocusError } from './focusError
 import { rayleighScale } from '../numeric/rayleigh';
 import { matched } from './people';
 import { areShut } from './shutEyes';
-import { AS_PLANNED } from './stood';
+import { AS_PLANNED } from './vantage';
 import { whereFocusFell, discBy } from './whereFocusFell';
 
 const LENS = { focalMm: 50, fNumber: 2.8, pxPerMm: 6000 / 36 };
@@ -207,7 +207,7 @@ describe('learning', () => {
 				frame: { ...measuredFrame(`${i}`), facts: { isPractice } },
 				faces: [{ near: 'left', blurs: {}, isShut: i % 2 === 1 }],
 				fell: null,
-				stood: AS_PLANNED
+				vantage: AS_PLANNED
 			}));
 			const set = { people: [{ isPointed: false }], frames } as never;
 			return { shot, set, take, handling: techniqueOf(take, null) };

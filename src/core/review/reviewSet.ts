@@ -11,11 +11,12 @@ import {
 	withFocus,
 	type Blurs,
 	type MeasuredPerson,
-	type Part
+	type Part,
+	type Taken
 } from './measuredPerson';
 import { takenWith, tolerancePx } from './scale';
 import { asFace, pointedIn, whoIsWho, type AskedSetPerson, type SetPerson } from './setPeople';
-import { AS_PLANNED, stoodBy, type Stood } from './stood';
+import { AS_PLANNED, vantageOf, type Vantage } from './vantage';
 import { whereFocusFell, type FocusFell } from './whereFocusFell';
 
 /** The frames of one shot, judged together. */
@@ -50,7 +51,8 @@ export interface ReviewedFrame {
 	readonly inFocus: { readonly person: number; readonly part: Part } | null;
 	/** Mean depth of each person, m; null where it is not known. */
 	readonly depthsM: readonly (number | null)[];
-	readonly stood: Stood;
+	/** From how far it was taken. */
+	readonly vantage: Vantage;
 }
 
 export interface ReviewedSet {
@@ -69,7 +71,8 @@ export function reviewSet(
 	bodies: readonly Body[]
 ): ReviewedSet {
 	const asked = shot ? askedOf(shot) : [];
-	const { people: faced, whose } = whoIsWho(frames, asked, shot, bodies);
+	const lenses = frames.map((frame) => takenWith(frame, shot, bodies));
+	const { people: faced, whose } = whoIsWho(frames, asked, lenses);
 	const pointed = pointedIn(frames);
 	const people: AskedSetPerson[] = [...faced, ...pointed.map(({ person }) => person)];
 	const faceOf = (person: number, i: number): MeasuredFace | null => {
@@ -81,21 +84,21 @@ export function reviewSet(
 		}
 		return frame?.faces[whose[i]?.indexOf(person) ?? -1] ?? null;
 	};
-	const stood = frames.map((frame, i) => {
-		const lens = takenWith(frame, shot, bodies);
-		const found = people.flatMap(({ asked }, person) => {
+	const taken = lenses.map((lens, i): Taken => {
+		const planned = people.flatMap(({ asked }, person) => {
 			const face = faceOf(person, i);
 			return asked && face ? [{ asked, face }] : [];
 		});
-		return lens ? stoodBy(found, lens.focalPx) : AS_PLANNED;
+		return { lens, vantage: lens ? vantageOf(planned, lens.focalPx) : AS_PLANNED };
 	});
 	const judged = people.map((one, person) => {
 		const faces = frames.map((_, i) => faceOf(person, i));
-		return measuredPerson(faces, frames, one.asked, stood, shot, bodies);
+		return measuredPerson(faces, taken, one.asked);
 	});
+	const found = people.flatMap((_, i) => (judged[i]?.some((face) => face) ? [i] : []));
 	const reviewed = frames.map((frame, i): ReviewedFrame => {
 		const measured = judged.map((one) => one[i] ?? null);
-		const lens = takenWith(frame, shot, bodies);
+		const { lens, vantage } = taken[i] as Taken;
 		const fell = lens && whereFocusFell(pointsOf(measured), lens);
 		const allowedPx = tolerancePx(frame, shot);
 		const faces = measured.map((one, person) => {
@@ -105,9 +108,7 @@ export function reviewSet(
 		const counted = faces.filter((_, person) => people[person]?.counts);
 		const known = counted.flatMap((face) => face?.ratio ?? []);
 		// who is planned and in none of the frames is nobody's fault
-		const seen = people.flatMap(({ counts }, person) =>
-			counts && judged[person]?.some((face) => face) ? [faces[person] ?? null] : []
-		);
+		const seen = found.flatMap((person) => (people[person]?.counts ? [faces[person] ?? null] : []));
 		return {
 			frame,
 			faces,
@@ -119,10 +120,9 @@ export function reviewSet(
 			fell,
 			inFocus: inFocusOf(faces),
 			depthsM: measured.map((one) => one?.headM ?? null),
-			stood: stood[i] ?? AS_PLANNED
+			vantage
 		};
 	});
-	const found = people.flatMap((_, i) => (judged[i]?.some((face) => face) ? [i] : []));
 	const good = reviewed.map(({ faces }) =>
 		faces.map((face, person) => (people[person]?.counts && face?.isGood) ?? false)
 	);

@@ -26,12 +26,17 @@ export function tolerancePx(frame: MeasuredFrame, shot: Shot | null): number {
 	return Math.max(LEAST_TOLERATED_PX, share * longPx(frame));
 }
 
+/** What a frame was taken with, in pixels of it, too. */
+export interface FrameLens extends TakenWith {
+	readonly focalPx: number;
+}
+
 /** The lens of a frame; null where the file does not say it, and the plan does not either. */
 export function takenWith(
 	frame: MeasuredFrame,
 	shot: Shot | null,
 	bodies: readonly Body[]
-): (TakenWith & { readonly focalPx: number }) | null {
+): FrameLens | null {
 	const { facts } = frame;
 	const found = lensOf(facts, frame, shot ? [...bodies, shot.body] : bodies);
 	const focalMm = facts.focalMm ?? shot?.camera.focalMm;

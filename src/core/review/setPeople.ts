@@ -1,9 +1,8 @@
 import type { MeasuredFace, MeasuredFrame, PointedSpot } from '../format/review';
-import type { Body, Shot } from '../format/shot';
 import type { AskedPerson } from './asked';
 import { median } from '../numeric/median';
-import { EARS_M, matched, middleOf, peopleIn, type Place } from './people';
-import { takenWith } from './scale';
+import { EARS_M, awayBy, matched, middleOf, peopleIn, type Place } from './people';
+import type { FrameLens } from './scale';
 
 /** Who is in a set: the people of the plan, or faces by number; and what was pointed at. */
 
@@ -61,8 +60,7 @@ export type AskedSetPerson = SetPerson & { readonly asked: AskedPerson | null };
 export function whoIsWho(
 	frames: readonly MeasuredFrame[],
 	asked: readonly AskedPerson[],
-	shot: Shot | null,
-	bodies: readonly Body[]
+	lenses: readonly (FrameLens | null)[]
 ): {
 	readonly people: readonly AskedSetPerson[];
 	readonly whose: readonly (readonly (number | null)[])[];
@@ -74,7 +72,7 @@ export function whoIsWho(
 		isPointed: false,
 		asked: one
 	}));
-	const whose = frames.map((frame) => plannedIn(frame, asked, shot, bodies));
+	const whose = frames.map((frame, i) => plannedIn(frame, asked, lenses[i] ?? null));
 	const isFound = whose.some((faces) => faces.some((person) => person !== null));
 	const isNobody = !isFound && frames.some(({ faces }) => faces.length > 0);
 	if (known.length > 0 && !isNobody) return { people: known, whose };
@@ -93,10 +91,8 @@ export function whoIsWho(
 function plannedIn(
 	frame: MeasuredFrame,
 	asked: readonly AskedPerson[],
-	shot: Shot | null,
-	bodies: readonly Body[]
+	lens: FrameLens | null
 ): (number | null)[] {
-	const lens = takenWith(frame, shot, bodies);
 	if (!lens || asked.length === 0 || frame.faces.length === 0) return frame.faces.map(() => null);
 	const { focalPx } = lens;
 	const seen = frame.faces.map(middleOf);
@@ -111,8 +107,9 @@ function plannedIn(
 		});
 	const asPlanned = matched(from(0), seen);
 	if (countOf(asPlanned) === Math.min(asked.length, seen.length)) return asPlanned;
-	const seenM = (EARS_M * focalPx) / median(seen.map(({ widthPx }) => widthPx));
-	const fromThere = matched(from(seenM - median(asked.map(({ depthM }) => depthM))), seen);
+	const seenM = median(seen.map(({ widthPx }) => awayBy(widthPx, focalPx)));
+	const plannedM = median(asked.map(({ depthM }) => depthM));
+	const fromThere = matched(from(seenM - plannedM), seen);
 	return countOf(fromThere) > countOf(asPlanned) ? fromThere : asPlanned;
 }
 

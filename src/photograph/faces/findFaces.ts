@@ -9,6 +9,7 @@ import {
 } from './detect';
 import { facePoints, facePointsAgain, type FacePoints } from './mesh';
 import type { FaceModels } from './models';
+import type { Likely } from './sight';
 import type { Part, Pyramid } from './pyramid';
 import { shared } from './shared';
 import { tileSides, tilesOf } from './tiles';
@@ -85,14 +86,11 @@ export async function findFaces(
 /**
  * The faces of a picture that was taken a moment after another: each is looked for where it was, and everywhere only when
  * one of them is not there, or when asked to.
- *
- * @param before the faces of the other picture
  */
 export async function findFacesAgain(
 	models: FaceModels,
 	pyramid: Pyramid,
-	before: readonly FaceBox[],
-	isEverywhere: boolean,
+	{ faces: before, isEverywhere }: Likely,
 	pauses: Pauses
 ): Promise<FacePoints[]> {
 	const faces: FacePoints[] = [];

@@ -66,7 +66,8 @@
 		const from = file?.id;
 		// one after the other: each is opened once for both
 		for (const next of view.next) {
-			if (!next.file || view.file?.id !== from) continue;
+			if (view.file?.id !== from) return;
+			if (!next.file) continue;
 			const face = view.judged.get(next.id)?.reviewed.faces[view.whom];
 			await makeReady(next.file, face ? face.face[view.side] : null).catch(() => undefined);
 		}

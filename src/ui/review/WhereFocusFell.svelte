@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { distance } from '$words/numbers';
-	import { fellWords, stoodWords } from '$words/review';
+	import { fellWords, vantageWords } from '$words/review';
 	import { settings } from '../shared/settings.svelte';
 	import type { ReviewView } from './review.svelte';
 
@@ -13,7 +13,7 @@
 	const reviewed = $derived(view.now?.reviewed ?? null);
 	const size = $derived(view.file?.measured ?? null);
 	/** Where it is among the people who were nearer or farther than planned. */
-	const planeM = $derived(plannedM && plannedM + (reviewed?.stood.fartherM ?? 0));
+	const planeM = $derived(plannedM && plannedM + (reviewed?.vantage.fartherM ?? 0));
 	const people = $derived(
 		(reviewed?.faces ?? []).flatMap((face, i) => {
 			const depthM = reviewed?.depthsM[i];
@@ -50,7 +50,7 @@
 </script>
 
 {#if reviewed && view.set}
-	<p>{fellWords(reviewed, view.set, settings.units)} {stoodWords(reviewed, settings.units)}</p>
+	<p>{fellWords(reviewed, view.set, settings.units)} {vantageWords(reviewed, settings.units)}</p>
 	{#if range}
 		<svg viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label="Where the focus fell, from above">
 			<path

@@ -9,7 +9,7 @@ import type { FrameRecord } from '$data/database';
 import { measuringPorts } from '../../workers/ports';
 import type { Measuring } from '../../workers/review.worker';
 import type { FrameShelf } from '$data/frameShelf';
-import type { Sight } from '../../photograph/series';
+import type { Sight } from '../../photograph/faces/sight';
 import { PROBLEM_WORDS } from '../photograph/problems';
 import { isPicture, isSidecar } from './pictureFiles';
 import { whenIdle } from '../shared/whenIdle';

@@ -3,13 +3,8 @@ import { SvelteMap } from 'svelte/reactivity';
 import { APART, MARKS, type Judgement, type Mark } from '$core/format/review';
 import type { Body } from '$core/format/shot';
 import { byOrder } from '$core/numeric/order';
-import {
-	clockByAll,
-	frameSignOf,
-	intoShots,
-	shotSignOf,
-	type ShotSign
-} from '$core/review/intoShots';
+import { clockByAll, intoShots } from '$core/review/intoShots';
+import { frameSignOf, shotSignOf, type ShotSign } from '$core/review/signs';
 import type { ReviewedSet } from '$core/review/reviewSet';
 import { asksForSomething } from '$core/study/study';
 import { MARK_WORDS } from '$words/review';

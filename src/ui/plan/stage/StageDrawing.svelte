@@ -7,6 +7,7 @@
 	import CardPlace from '../cards/CardPlace.svelte';
 	import SelectionCard from '../cards/SelectionCard.svelte';
 	import { CAMERA, sameObject, type PlanView } from '../plan.svelte';
+	import CameraMark from './CameraMark.svelte';
 	import HeadMark from './HeadMark.svelte';
 	import Readout from './Readout.svelte';
 	import Ruler from './Ruler.svelte';
@@ -27,7 +28,7 @@
 		stageObjects,
 		turnHandleOf
 	} from './stageScene';
-	import { drawn, fit, toPx, toWorld, zoomAt, type StageView } from './stageView';
+	import { fit, toPx, toWorld, zoomAt, type StageView } from './stageView';
 
 	/** The place from above or from the side, with everything in it movable by hand. */
 	interface Props {
@@ -73,7 +74,6 @@
 	const objects = $derived(stageObjects(view, scene, heads, handle));
 	const wedge = $derived(frameWedge(view, scene.pose));
 	const camera = $derived(toPx(view, scene.pose.position));
-	const axis = $derived(drawn(view, scene.pose.axis));
 	const labels = $derived(objects.filter(({ ref }) => ref.kind === 'row'));
 
 	const turnHandle = $derived(turnHandleOf(view, scene, heads, plan.selected));
@@ -216,14 +216,7 @@
 					r="7"
 				/>
 			{/if}
-			<g class="camera" class:active={sameObject(hands.active, CAMERA)}>
-				<g
-					transform="translate({camera.x} {camera.y}) rotate({(Math.atan2(axis.y, axis.x) * 180) /
-						Math.PI})"
-				>
-					<path d="M-17 -11 h12 v22 h-12 z M-5 -6 L6 -10 V10 L-5 6 z" />
-				</g>
-			</g>
+			<CameraMark {view} pose={scene.pose} isActive={sameObject(hands.active, CAMERA)} />
 			{#if turnHandle}
 				<circle class="turn" cx={turnHandle.at.x} cy={turnHandle.at.y} r="7" />
 			{/if}
@@ -296,12 +289,8 @@
 	.turn {
 		stroke: var(--ink);
 	}
-	.handle.active,
-	.camera.active path {
+	.handle.active {
 		stroke: var(--focus);
 		stroke-width: 4;
-	}
-	.camera path {
-		fill: var(--ink);
 	}
 </style>

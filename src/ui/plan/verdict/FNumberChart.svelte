@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { engraved } from '$core/optics/fNumber';
 	import { settings } from '../../shared/settings.svelte';
+	import { namesBelow } from './chartNames';
 
 	/** Lines over the f-numbers of the ladder. Plotly comes on demand. */
 	interface Props {
@@ -23,11 +24,6 @@
 	let failed = $state(false);
 
 	const HEIGHT_PX = 300;
-	/** In a narrow chart the names stand below it, as many abreast as there is room for, each with a stroke of its line. */
-	const NARROW_PX = 480;
-	const NAME_PX = 20;
-	const LETTER_PX = 7.5;
-	const STROKE_PX = 45;
 	const besides = { left: 64, right: 10 };
 	/** So few f-numbers all have their number. */
 	const FEW = 10;
@@ -50,12 +46,8 @@
 				const style = getComputedStyle(node);
 				const colour = (name: string) => style.getPropertyValue(name).trim();
 				const inks = ['--sharp', '--ink', '--focus', '--marginal', '--soft'].map(colour);
-				const isNarrow = node.clientWidth < NARROW_PX;
-				const isNamed = drawn.length > 1;
-				const namePx = STROKE_PX + LETTER_PX * Math.max(...drawn.map(({ name }) => name.length), 0);
-				const roomPx = node.clientWidth - besides.left - besides.right;
-				const abreast = Math.max(1, Math.floor(roomPx / namePx));
-				const namesPx = isNarrow && isNamed ? Math.ceil(drawn.length / abreast) * NAME_PX : 0;
+				const names = drawn.map(({ name }) => name);
+				const below = namesBelow(names, node.clientWidth, besides.left + besides.right);
 				const ticks = rungs.filter((_, i) => rungs.length <= FEW || i % 3 === 0);
 				return plotly.react(
 					node,
@@ -73,7 +65,7 @@
 						hovertemplate: `%{fullData.name}: %{y:${hover}}<extra></extra>`
 					})),
 					{
-						height: HEIGHT_PX + namesPx,
+						height: HEIGHT_PX + (below?.heightPx ?? 0),
 						margin: { l: besides.left, r: besides.right, t: 8, b: 40 },
 						paper_bgcolor: 'transparent',
 						plot_bgcolor: 'transparent',
@@ -87,8 +79,8 @@
 							range: [rungs[0], rungs.at(-1)].map((f) => Math.log10(f ?? 1))
 						},
 						yaxis: { ...axis, gridcolor: colour('--rule') },
-						showlegend: isNamed,
-						legend: isNarrow ? { orientation: 'h', y: -0.26 } : {},
+						showlegend: drawn.length > 1,
+						legend: below ? { orientation: 'h', y: -0.26 } : {},
 						shapes: [
 							{
 								type: 'line',

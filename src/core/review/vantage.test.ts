@@ -61,15 +61,15 @@ const taken = (fartherM: number) => {
 
 describe('a frame taken from somewhere else than planned', () => {
 	it.each([-2.4, -1, 1.5, 4])('is judged from there: %d m farther', (fartherM) => {
-		const { stood, depthsM, fell } = taken(fartherM);
-		expect(stood.fartherM).toBeCloseTo(fartherM, 1);
+		const { vantage, depthsM, fell } = taken(fartherM);
+		expect(vantage.fartherM).toBeCloseTo(fartherM, 1);
 		expect(depthsM).toEqual(PLANNED.map(({ z }) => expect.closeTo(z + fartherM, 1)));
 		expect(Math.abs(there(fell).planeM - (4.4 + fartherM))).toBeLessThan(0.1);
 	});
 
 	it.each([-0.2, 0, 0.2])('is as planned where heads may differ as much: %d m', (fartherM) => {
-		const { stood, depthsM } = taken(fartherM);
-		expect(stood).toEqual({ fartherM: 0, sigmaM: 0 });
+		const { vantage, depthsM } = taken(fartherM);
+		expect(vantage).toEqual({ fartherM: 0, sigmaM: 0 });
 		expect(depthsM).toEqual(PLANNED.map(({ z }) => expect.closeTo(z, 6)));
 	});
 });

@@ -4,14 +4,14 @@ import type { AskedPerson } from './asked';
 import { seenHead } from './heads';
 
 /** From how far a frame was taken, against where the plan has the camera. */
-export interface Stood {
+export interface Vantage {
 	/** So much farther from everybody, m; less than nothing is nearer; 0 as planned. */
 	readonly fartherM: number;
 	/** How well that is known, m; 0 as planned. */
 	readonly sigmaM: number;
 }
 
-export const AS_PLANNED: Stood = { fartherM: 0, sigmaM: 0 };
+export const AS_PLANNED: Vantage = { fartherM: 0, sigmaM: 0 };
 
 /** By the size of a head its depth is known to so much (Dodgson, 2004, from memory: 3.6 of 63 mm). */
 export const HEAD_SHARE = 3.6 / 63;
@@ -26,7 +26,7 @@ export interface FoundPerson {
 }
 
 /** Told by the size of heads; as planned unless they say something else for sure. */
-export function stoodBy(found: readonly FoundPerson[], focalPx: number): Stood {
+export function vantageOf(found: readonly FoundPerson[], focalPx: number): Vantage {
 	const heads = found.flatMap(({ asked: { depthM, build }, face }) => {
 		const head = seenHead(face, focalPx, build);
 		return head ? [{ seenM: head.depthM, fartherM: head.depthM - depthM }] : [];
