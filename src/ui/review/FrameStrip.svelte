@@ -2,7 +2,7 @@
 	import { FRAMES_DRAGGED } from './asked.svelte';
 	import { faceMark, frameWords, inFocusWords } from '$words/review';
 	import { STATE_MARKS } from '$words/states';
-	import type { HomeFile } from './homecoming.svelte';
+	import type { HomeFile } from './homeFile';
 	import type { ReviewView } from './review.svelte';
 	import { whenIdle } from '../shared/whenIdle';
 	import SmallPicture from './SmallPicture.svelte';

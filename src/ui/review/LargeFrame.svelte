@@ -10,6 +10,7 @@
 
 	/** The next tap on the picture points at something. */
 	let isPointing = $state(false);
+	const following = $derived(view.home.following);
 	const pointed = $derived(
 		view.set?.people[view.whom]?.isPointed ? view.set.people[view.whom] : null
 	);
@@ -121,7 +122,7 @@
 			class="knob"
 			type="button"
 			aria-pressed={isPointing}
-			disabled={!file?.file || !size || view.following.isBusy}
+			disabled={!file?.file || !size || following.isBeginning}
 			onclick={() => (isPointing = !isPointing)}
 			>{isPointing ? 'tap what matters' : 'point at something'}</button
 		>
@@ -131,7 +132,7 @@
 			>
 		{/if}
 		<span role="status"
-			>{view.following.isBusy ? 'followed through the frames…' : view.following.problem}</span
+			>{following.isBusy ? 'followed through the frames…' : following.problem}</span
 		>
 	</div>
 </div>

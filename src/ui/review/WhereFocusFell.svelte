@@ -7,7 +7,8 @@
 	/** A small stage from above: everybody at their depth, the plane that explains what was measured, and the plan's. */
 	let { view, planeM: plannedM }: { view: ReviewView; planeM: number | null } = $props();
 
-	const WIDTH = 560;
+	/** As wide as it is on the screen, so that words keep their size on a phone. */
+	let widthPx = $state(560);
 	const HEIGHT = 150;
 	const LEFT = 46;
 	const reviewed = $derived(view.now?.reviewed ?? null);
@@ -40,7 +41,7 @@
 		range
 			? LEFT +
 				((Math.min(depthM, range.high) - range.low) / (range.high - range.low)) *
-					(WIDTH - LEFT - 12)
+					(widthPx - LEFT - 12)
 			: 0;
 	const TONES = {
 		sharp: 'var(--sharp)',
@@ -52,60 +53,66 @@
 {#if reviewed && view.set}
 	<p>{fellWords(reviewed, view.set, settings.units)} {vantageWords(reviewed, settings.units)}</p>
 	{#if range}
-		<svg viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label="Where the focus fell, from above">
-			<path
-				d="M8 {HEIGHT / 2 - 9} h16 v18 h-16 z M24 {HEIGHT / 2 - 5} h10 v10 h-10 z"
-				fill="var(--ink)"
-			/>
-			{#if fell}
-				<rect
-					x={at(fell.nearM)}
-					y="6"
-					width={Math.max(1, at(fell.farM) - at(fell.nearM))}
-					height={HEIGHT - 28}
-					fill="rgb(var(--zone) / 0.18)"
+		<div bind:clientWidth={widthPx}>
+			<svg
+				viewBox="0 0 {widthPx} {HEIGHT}"
+				role="img"
+				aria-label="Where the focus fell, from above"
+			>
+				<path
+					d="M8 {HEIGHT / 2 - 9} h16 v18 h-16 z M24 {HEIGHT / 2 - 5} h10 v10 h-10 z"
+					fill="var(--ink)"
 				/>
-				<line
-					x1={at(fell.planeM)}
-					x2={at(fell.planeM)}
-					y1="4"
-					y2={HEIGHT - 20}
-					stroke="var(--focus)"
-					stroke-width="2.5"
-				/>
-				<text x={at(fell.planeM)} y={HEIGHT - 6} text-anchor="middle" fill="var(--focus)"
-					>{Number.isFinite(fell.planeM) ? distance(fell.planeM, settings.units) : 'far'}</text
-				>
-			{/if}
-			{#if planeM !== null}
-				<line
-					x1={at(planeM)}
-					x2={at(planeM)}
-					y1="4"
-					y2={HEIGHT - 20}
-					stroke="var(--ink-2)"
-					stroke-width="1.5"
-					stroke-dasharray="5 4"
-				/>
-			{/if}
-			{#each people as one (one.i)}
-				<circle
-					cx={at(one.depthM)}
-					cy={16 + one.x * (HEIGHT - 56)}
-					r={one.i === view.whom ? 7 : 5}
-					fill={one.state ? TONES[one.state] : 'none'}
-					stroke="var(--ink)"
-				/>
-				{#if people.length <= 8}
-					<text
-						x={at(one.depthM)}
-						y={16 + one.x * (HEIGHT - 56) - 9}
-						text-anchor="middle"
-						fill="var(--ink)">{one.name}</text
+				{#if fell}
+					<rect
+						x={at(fell.nearM)}
+						y="6"
+						width={Math.max(1, at(fell.farM) - at(fell.nearM))}
+						height={HEIGHT - 28}
+						fill="rgb(var(--zone) / 0.18)"
+					/>
+					<line
+						x1={at(fell.planeM)}
+						x2={at(fell.planeM)}
+						y1="4"
+						y2={HEIGHT - 20}
+						stroke="var(--focus)"
+						stroke-width="2.5"
+					/>
+					<text x={at(fell.planeM)} y={HEIGHT - 6} text-anchor="middle" fill="var(--focus)"
+						>{Number.isFinite(fell.planeM) ? distance(fell.planeM, settings.units) : 'far'}</text
 					>
 				{/if}
-			{/each}
-		</svg>
+				{#if planeM !== null}
+					<line
+						x1={at(planeM)}
+						x2={at(planeM)}
+						y1="4"
+						y2={HEIGHT - 20}
+						stroke="var(--ink-2)"
+						stroke-width="1.5"
+						stroke-dasharray="5 4"
+					/>
+				{/if}
+				{#each people as one (one.i)}
+					<circle
+						cx={at(one.depthM)}
+						cy={16 + one.x * (HEIGHT - 56)}
+						r={one.i === view.whom ? 7 : 5}
+						fill={one.state ? TONES[one.state] : 'none'}
+						stroke="var(--ink)"
+					/>
+					{#if people.length <= 8}
+						<text
+							x={at(one.depthM)}
+							y={16 + one.x * (HEIGHT - 56) - 9}
+							text-anchor="middle"
+							fill="var(--ink)">{one.name}</text
+						>
+					{/if}
+				{/each}
+			</svg>
+		</div>
 		<p class="legend">
 			The line is where the focus fell, the band how sure that is{planeM === null
 				? ''
@@ -115,13 +122,14 @@
 {/if}
 
 <style>
-	svg {
-		width: 100%;
+	div {
 		max-width: 44rem;
-		height: auto;
-		max-height: 13rem;
 		background: var(--sheet);
 		border: 1px solid var(--rule);
+	}
+	svg {
+		display: block;
+		width: 100%;
 	}
 	text {
 		font-size: 11px;

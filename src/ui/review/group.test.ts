@@ -3,7 +3,7 @@ import { UNJUDGED } from '$core/format/review';
 import { reviewSet } from '$core/review/reviewSet';
 import { measuredFrame } from '$tests/support/frames';
 import { isSameGroup, judgedIn, NONE_JUDGED, type Group } from './group';
-import type { HomeFile } from './homecoming.svelte';
+import type { HomeFile } from './homeFile';
 
 const home = (name: string): HomeFile => ({
 	id: `job|${name}`,

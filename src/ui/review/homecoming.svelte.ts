@@ -1,32 +1,17 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
-import {
-	UNJUDGED,
-	type Judgement,
-	type MeasuredFrame,
-	type PointedSpot
-} from '$core/format/review';
+import { UNJUDGED, type Judgement, type PointedSpot } from '$core/format/review';
 import type { FrameRecord } from '$data/database';
 import { measuringPorts } from '../../workers/ports';
 import type { Measuring } from '../../workers/review.worker';
 import type { FrameShelf } from '$data/frameShelf';
 import type { Sight } from '../../photograph/faces/sight';
+import { Following } from './following.svelte';
 import { PROBLEM_WORDS } from '../photograph/problems';
+import type { HomeFile } from './homeFile';
 import { isPicture, isSidecar } from './pictureFiles';
 import { whenIdle } from '../shared/whenIdle';
-import { putSmallPicture } from './pictures';
+import { followedIn, putSmallPicture } from './pictures';
 import { ChosenSidecars } from './sidecars';
-
-/** A file that came home: what is known of it so far. */
-export interface HomeFile {
-	readonly id: string;
-	readonly name: string;
-	/** Null for one that was measured before and not chosen again since. */
-	readonly file: File | null;
-	readonly measured: MeasuredFrame | null;
-	readonly judgement: Judgement;
-	/** Why it is passed over, in words; empty when it is not. */
-	readonly problem: string;
-}
 
 /** Frames that belong to no job are kept under this one. */
 export const NO_JOB = 'no job';
@@ -48,6 +33,10 @@ export class Homecoming {
 	/** Their ids in the order of their names: sorted when one comes, not whenever one is measured. */
 	#order = $state.raw<readonly string[]>([]);
 	readonly sidecars = new ChosenSidecars();
+	/** What was pointed at, and is looked for in the other frames. */
+	readonly following = new Following(followedIn, (id, spotId, spot) =>
+		this.#point(id, spotId, spot)
+	);
 	isPaused = $state(false);
 	isMeasuring = $state(false);
 	/** What could not be kept, in words; empty when all is. */
@@ -96,6 +85,7 @@ export class Homecoming {
 			for (const file of pictures.slice(i, i + TAKEN_AT_ONCE)) this.#add(file);
 			this.#putInOrder();
 			if (i === 0 || !this.isPaused) void this.measure();
+			void this.following.look();
 		}
 		return files.length - pictures.length - sidecars.length;
 	}
@@ -171,8 +161,14 @@ export class Homecoming {
 		this.#control.abort(new Error('paused'));
 	}
 
+	/** Forgets what was pointed at. */
+	unpoint(spotId: string, files: readonly HomeFile[]): void {
+		this.following.forget(spotId);
+		for (const { id } of files) this.#point(id, spotId, null);
+	}
+
 	/** Adds what was measured of something pointed at, or takes it away. */
-	point(id: string, spotId: string, spot: PointedSpot | null): void {
+	#point(id: string, spotId: string, spot: PointedSpot | null): void {
 		const known = this.#files.get(id);
 		if (!known?.measured) return;
 		const others = known.measured.pointed.filter((one) => one.id !== spotId);
@@ -222,6 +218,7 @@ export class Homecoming {
 		if (!result.measured) return;
 		this.#fresh.push(id);
 		if (this.#fresh.length >= LOT) void this.#keep();
+		void this.following.look();
 	}
 
 	async #keep(): Promise<void> {

@@ -7,7 +7,7 @@ import { labelOf, newSidecar, ratingOf, type SidecarFacts } from '$files/out/sid
 import { mergedSidecar, type SidecarProblem } from '$files/in/sidecar';
 import { frameWords, inFocusWords, PART_WORDS, settingsWords } from '$words/review';
 import { picturesPort } from '../../workers/ports';
-import type { HomeFile } from './homecoming.svelte';
+import type { HomeFile } from './homeFile';
 import { sidecarPaths } from './sidecars';
 import { keyOf } from './pictures';
 import { judgedIn, type Group } from './group';

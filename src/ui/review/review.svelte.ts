@@ -10,10 +10,9 @@ import { asksForSomething } from '$core/study/study';
 import { MARK_WORDS } from '$words/review';
 import type { Kit } from '../kit/kit.svelte';
 import type { Session } from '../keeping/session.svelte';
-import { LongWork } from '../shared/longWork.svelte';
 import { isSameGroup, judgedIn, NONE_JUDGED, type Group, type Judged } from './group';
-import type { Homecoming, HomeFile } from './homecoming.svelte';
-import { followedIn } from './pictures';
+import type { Homecoming } from './homecoming.svelte';
+import type { HomeFile } from './homeFile';
 
 /** The frames that are not measured yet are a group of their own. */
 const WAITING = 'waiting';
@@ -30,8 +29,6 @@ export const ORDERS = ['as taken', 'best first'] as const;
 /** What is looked at in Review, and what is done there. */
 export class ReviewView {
 	readonly home: Homecoming;
-	/** Following something through the frames of a shot. */
-	readonly following = new LongWork();
 	readonly #session: Session;
 	readonly #kit: Kit;
 	/** As each group was judged last. */
@@ -231,33 +228,20 @@ export class ReviewView {
 		this.#judge(fileIds, { shotId }, 'put to another shot');
 	}
 
-	/** Follows what was pointed at in the frame that is looked at through the other frames of the shot. */
+	/** Points at something in the frame that is looked at; it is followed through the frames of the shot. */
 	async point(x: number, y: number): Promise<void> {
 		const { file, group } = this;
-		if (!file?.file || !file.measured || !group) return;
-		const from = file.file;
+		if (!file?.measured || !group) return;
 		const { widthPx, heightPx } = file.measured;
-		const pointing = {
-			id: crypto.randomUUID(),
-			x,
-			y,
-			reachPx: Math.max(LEAST_REACH_PX, REACH_SHARE * Math.max(widthPx, heightPx))
-		};
-		const others = group.files.filter((one) => one.id !== file.id && one.file);
-		await this.following.run(async (signal) => {
-			for (const [i, one] of [file, ...others].entries()) {
-				if (!one.file) continue;
-				const spot = await followedIn(from, pointing, one.file, signal);
-				this.home.point(one.id, pointing.id, spot);
-				this.following.share = (i + 1) / (others.length + 1);
-			}
-		});
+		const reachPx = Math.max(LEAST_REACH_PX, REACH_SHARE * Math.max(widthPx, heightPx));
+		const pointing = { id: crypto.randomUUID(), x, y, reachPx };
+		const isOne = ({ id }: Group) => id === group.id;
+		await this.home.following.begin(file, pointing, () => this.groups.find(isOne)?.files ?? []);
 	}
 
 	/** Forgets what was pointed at. */
 	unpoint(spotId: string): void {
-		this.following.stop();
-		for (const { id } of this.group?.files ?? []) this.home.point(id, spotId, null);
+		this.home.unpoint(spotId, this.home.files);
 		this.person = 0;
 	}
 

@@ -40,7 +40,8 @@
 		measured.length > 0 && isPointed ? readExercise(exercise, measured, bodies) : null
 	);
 	const words = $derived(reading ? exerciseWords(reading, settings.units) : []);
-	const isBusy = $derived(run.work.isBusy || run.home.isMeasuring);
+	const { home } = run;
+	const isBusy = $derived(run.work.isBusy || home.isMeasuring || home.following.isBusy);
 
 	/** The shortest of the others, or the longest where this one is short. */
 	const otherLens = $derived.by(() => {
@@ -69,18 +70,15 @@
 		practice="Do it with the practice camera"
 		measured={measured.length}
 		{isBusy}
-		share={run.work.share ?? measured.length / Math.max(1, run.home.files.length)}
-		problem={run.work.problem}
+		share={run.work.share ?? measured.length / Math.max(1, home.files.length)}
+		problem={run.work.problem || home.following.problem}
 		passedOver={run.passedOver}
 		onfiles={(files) => run.open(files)}
 		onshoot={shoot}
 		onclear={() => run.clear()}
-		onstop={() => {
-			run.work.stop();
-			run.home.pause();
-		}}
+		onstop={() => run.stop()}
 	/>
-	{#if run.home.trouble}<p role="alert" class="is-soft">{run.home.trouble}</p>{/if}
+	{#if home.trouble}<p role="alert" class="is-soft">{home.trouble}</p>{/if}
 	{#if measured.length > 0}
 		<div class="result">
 			<!-- the practice camera knows where they stand, unless it was stopped before it had pointed at them -->

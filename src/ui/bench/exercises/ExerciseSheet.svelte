@@ -5,7 +5,7 @@
 	import { exerciseCaption } from '$words/exercises';
 	import { sheetAsPdf } from '../../../workers/cards';
 	import { fileName, saveBlob, savedWords } from '../../files/out/saving';
-	import type { HomeFile } from '../../review/homecoming.svelte';
+	import type { HomeFile } from '../../review/homeFile';
 	import { FAVOURITE_PX, SHEET_PX, sheetFrame } from '../../review/out';
 	import { sheetPicture } from '../../review/sheetPicture';
 	import { settings } from '../../shared/settings.svelte';

@@ -6,6 +6,7 @@
 	/** The objects are tapped once, in one frame; they are found in the others. */
 	let { run }: { run: ExerciseRun } = $props();
 
+	const following = $derived(run.home.following);
 	let address = $state('');
 	const file = $derived(run.files.find((one) => one.file) ?? null);
 	const size = $derived(file?.measured ?? null);
@@ -65,11 +66,10 @@
 {:else if file && size}
 	<div class="row">
 		<p role="status">
-			{#if run.work.isBusy}Looked for in the other frames…{:else if run.nextObject}Tap {WHERE[
-					run.nextObject
-				]}: on an edge or some detail of it.{:else}All three are followed through the frames.{/if}
+			{#if run.nextObject}Tap {WHERE[run.nextObject]}: on an edge or some detail of it.{:else if following.isBusy}Looked
+				for in the other frames…{:else}All three are followed through the frames.{/if}
 		</p>
-		{#if run.nextObject !== 'first' && !run.work.isBusy}
+		{#if run.nextObject !== 'first'}
 			<button class="knob" type="button" onclick={() => run.unpoint()}>Point anew</button>
 		{/if}
 	</div>
@@ -83,7 +83,7 @@
 				>{OBJECTS.findIndex((id) => id === spot.id) + 1}</span
 			>
 		{/each}
-		{#if run.nextObject && !run.work.isBusy}
+		{#if run.nextObject && !following.isBeginning}
 			<button type="button" class="over" onclick={tap} onkeydown={move}
 				><span class="sr-only">Tap {WHERE[run.nextObject]}; arrows move the cross</span><span
 					class="cross"

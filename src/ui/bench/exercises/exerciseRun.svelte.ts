@@ -1,13 +1,12 @@
 import { type ExerciseName } from '$core/format/exerciseLog';
 import { OBJECTS } from '$core/exercises/exercise';
-import type { PointedSpot } from '$core/format/review';
 import { exerciseRolls, type ExerciseGear } from '../../../practice/exerciseRolls';
 import { thingsInPicture } from '../../../practice/exerciseScenes';
 import type { Pointing } from '../../../photograph/follow';
 import type { Session } from '../../keeping/session.svelte';
-import type { Homecoming, HomeFile } from '../../review/homecoming.svelte';
+import type { Homecoming } from '../../review/homecoming.svelte';
+import type { HomeFile } from '../../review/homeFile';
 import { homeUnder } from '../../review/homes.svelte';
-import { followedIn } from '../../review/pictures';
 import { LongWork } from '../../shared/longWork.svelte';
 import type { PassedOver } from '../bench.svelte';
 import { shootRolls } from '../shootRolls';
@@ -30,7 +29,7 @@ const MOST_REACH_PX = 126;
 export class ExerciseRun {
 	readonly exercise: ExerciseName;
 	readonly home: Homecoming;
-	/** Shooting, or following what was pointed at. */
+	/** Shooting. */
 	readonly work = new LongWork();
 
 	constructor(exercise: ExerciseName, session: Session) {
@@ -63,9 +62,15 @@ export class ExerciseRun {
 	}
 
 	clear(): void {
+		this.stop();
+		this.home.forget(this.home.files.map(({ id }) => id));
+	}
+
+	/** Whatever is going on. */
+	stop(): void {
 		this.work.stop();
 		this.home.pause();
-		this.home.forget(this.home.files.map(({ id }) => id));
+		this.home.following.stop();
 	}
 
 	/** Has the practice camera do the whole exercise. */
@@ -85,8 +90,9 @@ export class ExerciseRun {
 			if (!HAS_OBJECTS[this.exercise] || !first?.measured || !shot) return;
 			const { widthPx, heightPx } = first.measured;
 			for (const place of thingsInPicture(shot, widthPx, heightPx)) {
-				await this.#follow(first, place, signal);
+				if (!signal.aborted) await this.#begin(first, place);
 			}
+			await this.home.following.look();
 		});
 	}
 
@@ -96,30 +102,16 @@ export class ExerciseRun {
 		if (!id || !file.measured) return;
 		const wantedPx = REACH_SHARE * file.measured.widthPx;
 		const reachPx = Math.min(MOST_REACH_PX, Math.max(LEAST_REACH_PX, wantedPx));
-		await this.work.run((signal) => this.#follow(file, { id, x, y, reachPx }, signal));
+		await this.#begin(file, { id, x, y, reachPx });
+	}
+
+	#begin(file: HomeFile, pointing: Pointing): Promise<void> {
+		return this.home.following.begin(file, pointing, () => this.home.files);
 	}
 
 	/** Forgets what was pointed at. */
 	unpoint(): void {
-		this.work.stop();
-		for (const { id } of this.files) {
-			for (const object of OBJECTS) this.home.point(id, object, null);
-		}
-	}
-
-	async #follow(from: HomeFile, pointing: Pointing, signal: AbortSignal): Promise<void> {
-		const found: { readonly id: string; readonly spot: PointedSpot | null }[] = [];
-		const others = this.files.filter(({ id }) => id !== from.id);
-		for (const [i, into] of [from, ...others].entries()) {
-			if (!from.file || !into.file || signal.aborted) continue;
-			const spot = await followedIn(from.file, pointing, into.file, signal);
-			if (into === from && !spot?.edges) {
-				throw new Error('there is nothing to measure by: tap an edge, or some detail');
-			}
-			found.push({ id: into.id, spot });
-			this.work.share = (i + 1) / this.files.length;
-		}
-		for (const { id, spot } of found) this.home.point(id, pointing.id, spot);
+		for (const object of OBJECTS) this.home.unpoint(object, this.files);
 	}
 }
 
