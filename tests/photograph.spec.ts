@@ -116,7 +116,7 @@ test('a face that was missed is added by its eyes, by pointer and by keyboard', 
 	await expect.poll(async () => asAdult / (await far())).toBeCloseTo(63 / 36, 1);
 
 	await sheet.getByRole('button', { name: 'Add a face' }).click();
-	await expect(sheet.getByRole('group', { name: /arrows move the cross/ })).toBeFocused();
+	await expect(sheet.getByRole('button', { name: /arrows move the cross/ })).toBeFocused();
 	await page.keyboard.press('Enter');
 	for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
 	await page.keyboard.press('Enter');

@@ -247,8 +247,9 @@ test('three objects, from files of one’s own: pointed at, judged, on a sheet, 
 	// the last one by keyboard
 	await expect(objects).toBeVisible({ timeout: 60_000 });
 	await objects.focus();
-	for (let i = 0; i < 11; i++) await page.keyboard.press('ArrowRight');
-	await page.keyboard.press('Shift+ArrowRight');
+	for (let i = 0; i < 22; i++) await page.keyboard.press('ArrowRight');
+	for (let i = 0; i < 2; i++) await page.keyboard.press('Shift+ArrowRight');
+	await expect(objects).toBeEnabled();
 	await page.keyboard.press('Enter');
 	const result = page.getByRole('region', { name: 'Three objects' });
 	await expect(

@@ -126,8 +126,28 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 	await axe(page, 'main');
 
 	// what is no face is pointed at once, and followed through the frames
-	await page.getByRole('button', { name: 'point at something' }).click();
-	await page.getByRole('button', { name: /^point here/ }).press('Enter');
+	const point = page.getByRole('button', { name: 'point at something' });
+	const cross = page.getByRole('button', { name: /^Tap what matters/ });
+	const shown = strip(page).first();
+	await shown.click();
+	await point.click();
+	await expect(cross).toBeFocused();
+	// between the two the background is blurred: there is nothing to measure by
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('tap an edge, or some detail')).toBeVisible({ timeout: 60_000 });
+	await point.click();
+	const nearest = page.locator('.large .ring').first();
+	const [left, top] = await nearest.evaluate(({ style }) =>
+		[style.left, style.top].map(parseFloat)
+	);
+	const press = async (key: string, times: number) => {
+		for (let i = 0; i < times; i++) await page.keyboard.press(key);
+	};
+	await press('ArrowLeft', Math.round(50 - (left ?? 0)));
+	await press('ArrowUp', Math.round(50 - (top ?? 0)));
+	// arrows go to no other frame meanwhile
+	await expect(shown).toHaveAttribute('aria-pressed', 'true');
+	await page.keyboard.press('Enter');
 	await expect(matrix.getByRole('row', { name: /^point 1/ })).toBeVisible({ timeout: 60_000 });
 	await expect(page.getByText('followed through the frames…')).toBeHidden({ timeout: 60_000 });
 	await page.getByRole('button', { name: 'point 1', exact: true }).click();

@@ -3,6 +3,7 @@
 	import { BUILD_OPTIONS } from '$words/options';
 	import { distance } from '$words/numbers';
 	import { unsureDistance } from '$words/photograph';
+	import PointingCross from '../shared/PointingCross.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import type { Mark, Spot } from './looking.svelte';
 
@@ -24,13 +25,8 @@
 
 	let pane = $state<HTMLElement>();
 	let first = $state.raw<Spot | null>(null);
-	/** Where the keyboard points, shares of the picture. */
-	let cross = $state({ x: 0.5, y: 0.4 });
 	$effect(() => {
 		if (!isAdding) first = null;
-	});
-	$effect(() => {
-		if (isAdding) pane?.focus();
 	});
 
 	const WIDER = 1.5;
@@ -51,29 +47,10 @@
 		const box = pane.getBoundingClientRect();
 		const scale = size.widthPx / box.width;
 		const spot = { x: (event.clientX - box.left) * scale, y: (event.clientY - box.top) * scale };
-		if (isAdding) return point(spot);
 		const away = (mark: Mark) => Math.hypot(mark.x - spot.x, mark.y - spot.y);
 		const nearest = marks.toSorted((a, b) => away(a) - away(b))[0];
 		const reach = Math.max(REACH_PX * scale, ((nearest?.widthPx ?? 0) * WIDER) / 2);
 		onselect(nearest && away(nearest) < reach ? nearest.id : null);
-	}
-
-	const STEP = 0.01;
-	const FINE = 0.002;
-	function press(event: KeyboardEvent) {
-		if (!isAdding || event.target !== pane) return;
-		const by = event.shiftKey ? FINE : STEP;
-		const move = {
-			ArrowLeft: [-by, 0],
-			ArrowRight: [by, 0],
-			ArrowUp: [0, -by],
-			ArrowDown: [0, by]
-		}[event.key];
-		if (move) cross = { x: cross.x + (move[0] ?? 0), y: cross.y + (move[1] ?? 0) };
-		else if (event.key === 'Enter')
-			point({ x: cross.x * size.widthPx, y: cross.y * size.heightPx });
-		else return;
-		event.preventDefault();
 	}
 
 	const percent = (value: number, of: number) => `${(100 * value) / of}%`;
@@ -87,19 +64,14 @@
 </script>
 
 <!-- the rings are buttons for the keyboard; the picture takes the finger, which is larger than they are -->
-<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
 <div
 	class="pane"
-	class:adding={isAdding}
 	bind:this={pane}
 	role="group"
-	aria-label={isAdding
-		? 'The photograph: arrows move the cross, Shift finely, Enter marks an eye'
-		: 'The photograph'}
-	tabindex={isAdding ? 0 : -1}
+	aria-label="The photograph"
 	style:--ratio={size.widthPx / size.heightPx}
 	onclick={tap}
-	onkeydown={press}
 >
 	<img src={address} alt="" draggable="false" />
 	{#each marks as mark (mark.id)}
@@ -115,7 +87,6 @@
 			style:top={percent(mark.y + mark.widthPx * 0.15, size.heightPx)}
 			style:width={percent(mark.widthPx * WIDER, size.widthPx)}
 			onclick={(event) => {
-				if (isAdding) return;
 				event.stopPropagation();
 				onselect(mark.id);
 			}}
@@ -128,6 +99,12 @@
 		</button>
 	{/each}
 	{#if isAdding}
+		<PointingCross
+			label="Tap {first ? 'the other eye' : 'an eye'}"
+			down={0.4}
+			takesFocus
+			onpoint={(across, down) => point({ x: across * size.widthPx, y: down * size.heightPx })}
+		/>
 		{#if first}
 			<i
 				class="eye"
@@ -135,7 +112,6 @@
 				style:top={percent(first.y, size.heightPx)}
 			></i>
 		{/if}
-		<i class="cross" style:left="{100 * cross.x}%" style:top="{100 * cross.y}%"></i>
 	{/if}
 </div>
 
@@ -149,9 +125,6 @@
 		overflow: hidden;
 		touch-action: manipulation;
 		container-type: inline-size;
-	}
-	.adding {
-		cursor: crosshair;
 	}
 	img {
 		width: 100%;
@@ -203,27 +176,15 @@
 		outline: 3px solid var(--focus);
 		outline-offset: 2px;
 	}
-	.eye,
-	.cross {
+	.eye {
 		position: absolute;
 		width: 14px;
 		height: 14px;
 		transform: translate(-50%, -50%);
 		pointer-events: none;
-	}
-	.eye {
 		border: 2px solid var(--focus);
 		border-radius: 50%;
 		background: rgb(255 253 247 / 0.6);
-	}
-	.cross {
-		display: none;
-		background:
-			linear-gradient(#fffdf7, #fffdf7) center / 2px 100% no-repeat,
-			linear-gradient(#fffdf7, #fffdf7) center / 100% 2px no-repeat;
-		filter: drop-shadow(0 0 1px #000);
-	}
-	.pane:focus-visible .cross {
-		display: block;
+		z-index: 3;
 	}
 </style>

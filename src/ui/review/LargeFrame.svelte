@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { faceMark, faceWords } from '$words/review';
+	import PointingCross from '../shared/PointingCross.svelte';
 	import { largePicture, makeReady } from './pictures';
 	import type { ReviewView } from './review.svelte';
 
@@ -15,15 +16,9 @@
 		view.set?.people[view.whom]?.isPointed ? view.set.people[view.whom] : null
 	);
 
-	function point(event: MouseEvent) {
-		if (!isPointing || !size) return;
+	function point(across: number, down: number) {
 		isPointing = false;
-		const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
-		// by keyboard there is no place: the middle
-		const isTapped = event.detail > 0;
-		const across = isTapped ? (event.clientX - box.left) / box.width : 0.5;
-		const down = isTapped ? (event.clientY - box.top) / box.height : 0.5;
-		void view.point(across * size.widthPx, down * size.heightPx);
+		if (size) void view.point(across * size.widthPx, down * size.heightPx);
 	}
 
 	const file = $derived(view.file);
@@ -88,9 +83,7 @@
 	>
 		{#if address}<img src={address} alt={file?.name ?? ''} />{/if}
 		{#if isPointing}
-			<button type="button" class="over" onclick={point}
-				><span class="sr-only">point here: the middle of the picture, by keyboard</span></button
-			>
+			<PointingCross label="Tap what matters" takesFocus onpoint={point} />
 		{/if}
 		{#if view.now && size}
 			{#each view.now.reviewed.faces as face, i (i)}
@@ -138,12 +131,6 @@
 </div>
 
 <style>
-	.over {
-		position: absolute;
-		inset: 0;
-		cursor: crosshair;
-		z-index: 2;
-	}
 	.tools {
 		position: absolute;
 		left: 0.3rem;

@@ -7,9 +7,9 @@
 	/** A small stage from above: everybody at their depth, the plane that explains what was measured, and the plan's. */
 	let { view, planeM: plannedM }: { view: ReviewView; planeM: number | null } = $props();
 
-	/** As wide as it is on the screen, so that words keep their size on a phone. */
+	/** As large as it is on the screen, so that words keep their size on a phone. */
 	let widthPx = $state(560);
-	const HEIGHT = 150;
+	let heightPx = $state(150);
 	const LEFT = 46;
 	const reviewed = $derived(view.now?.reviewed ?? null);
 	const size = $derived(view.file?.measured ?? null);
@@ -53,14 +53,14 @@
 {#if reviewed && view.set}
 	<p>{fellWords(reviewed, view.set, settings.units)} {vantageWords(reviewed, settings.units)}</p>
 	{#if range}
-		<div bind:clientWidth={widthPx}>
+		<div bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
 			<svg
-				viewBox="0 0 {widthPx} {HEIGHT}"
+				viewBox="0 0 {widthPx} {heightPx}"
 				role="img"
 				aria-label="Where the focus fell, from above"
 			>
 				<path
-					d="M8 {HEIGHT / 2 - 9} h16 v18 h-16 z M24 {HEIGHT / 2 - 5} h10 v10 h-10 z"
+					d="M8 {heightPx / 2 - 9} h16 v18 h-16 z M24 {heightPx / 2 - 5} h10 v10 h-10 z"
 					fill="var(--ink)"
 				/>
 				{#if fell}
@@ -68,18 +68,18 @@
 						x={at(fell.nearM)}
 						y="6"
 						width={Math.max(1, at(fell.farM) - at(fell.nearM))}
-						height={HEIGHT - 28}
+						height={heightPx - 28}
 						fill="rgb(var(--zone) / 0.18)"
 					/>
 					<line
 						x1={at(fell.planeM)}
 						x2={at(fell.planeM)}
 						y1="4"
-						y2={HEIGHT - 20}
+						y2={heightPx - 20}
 						stroke="var(--focus)"
 						stroke-width="2.5"
 					/>
-					<text x={at(fell.planeM)} y={HEIGHT - 6} text-anchor="middle" fill="var(--focus)"
+					<text x={at(fell.planeM)} y={heightPx - 6} text-anchor="middle" fill="var(--focus)"
 						>{Number.isFinite(fell.planeM) ? distance(fell.planeM, settings.units) : 'far'}</text
 					>
 				{/if}
@@ -88,7 +88,7 @@
 						x1={at(planeM)}
 						x2={at(planeM)}
 						y1="4"
-						y2={HEIGHT - 20}
+						y2={heightPx - 20}
 						stroke="var(--ink-2)"
 						stroke-width="1.5"
 						stroke-dasharray="5 4"
@@ -97,7 +97,7 @@
 				{#each people as one (one.i)}
 					<circle
 						cx={at(one.depthM)}
-						cy={16 + one.x * (HEIGHT - 56)}
+						cy={16 + one.x * (heightPx - 56)}
 						r={one.i === view.whom ? 7 : 5}
 						fill={one.state ? TONES[one.state] : 'none'}
 						stroke="var(--ink)"
@@ -105,7 +105,7 @@
 					{#if people.length <= 8}
 						<text
 							x={at(one.depthM)}
-							y={16 + one.x * (HEIGHT - 56) - 9}
+							y={16 + one.x * (heightPx - 56) - 9}
 							text-anchor="middle"
 							fill="var(--ink)">{one.name}</text
 						>
@@ -123,13 +123,16 @@
 
 <style>
 	div {
+		flex: 0 1 150px;
+		min-height: 6rem;
+		position: relative;
 		max-width: 44rem;
 		background: var(--sheet);
 		border: 1px solid var(--rule);
 	}
 	svg {
-		display: block;
-		width: 100%;
+		position: absolute;
+		inset: 0;
 	}
 	text {
 		font-size: 11px;

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { OBJECTS } from '$core/exercises/exercise';
 	import { largePicture } from '../../review/pictures';
+	import PointingCross from '../../shared/PointingCross.svelte';
 	import type { ExerciseRun } from './exerciseRun.svelte';
 
 	/** The objects are tapped once, in one frame; they are found in the others. */
@@ -30,34 +31,8 @@
 		return () => (isOver = true);
 	});
 
-	/** Where the keyboard points, as shares of the picture; arrows move it, with Shift by little. */
-	let across = $state(0.5);
-	let down = $state(0.5);
-	const STEP = { usual: 0.02, little: 0.004 } as const;
-	const WAYS: Readonly<Record<string, readonly [right: number, down: number]>> = {
-		ArrowLeft: [-1, 0],
-		ArrowRight: [1, 0],
-		ArrowUp: [0, -1],
-		ArrowDown: [0, 1]
-	};
-	const within = (share: number) => Math.min(1, Math.max(0, share));
-	function move(event: KeyboardEvent) {
-		const way = WAYS[event.key];
-		if (!way) return;
-		event.preventDefault();
-		const step = event.shiftKey ? STEP.little : STEP.usual;
-		across = within(across + step * way[0]);
-		down = within(down + step * way[1]);
-	}
-
-	function tap(event: MouseEvent) {
-		if (!file || !size) return;
-		if (event.detail > 0) {
-			const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
-			across = within((event.clientX - box.left) / box.width);
-			down = within((event.clientY - box.top) / box.height);
-		}
-		void run.point(file, across * size.widthPx, down * size.heightPx);
+	function point(across: number, down: number) {
+		if (file && size) void run.point(file, across * size.widthPx, down * size.heightPx);
 	}
 </script>
 
@@ -83,15 +58,12 @@
 				>{OBJECTS.findIndex((id) => id === spot.id) + 1}</span
 			>
 		{/each}
-		{#if run.nextObject && !following.isBeginning}
-			<button type="button" class="over" onclick={tap} onkeydown={move}
-				><span class="sr-only">Tap {WHERE[run.nextObject]}; arrows move the cross</span><span
-					class="cross"
-					aria-hidden="true"
-					style:left="{100 * across}%"
-					style:top="{100 * down}%">+</span
-				></button
-			>
+		{#if run.nextObject}
+			<PointingCross
+				label="Tap {WHERE[run.nextObject]}"
+				isWaiting={following.isBeginning}
+				onpoint={point}
+			/>
 		{/if}
 	</div>
 {/if}
@@ -112,23 +84,6 @@
 	img {
 		width: 100%;
 		height: 100%;
-	}
-	.over {
-		position: absolute;
-		inset: 0;
-		cursor: crosshair;
-	}
-	.cross {
-		display: none;
-		position: absolute;
-		translate: -50% -50%;
-		font-size: 1.6rem;
-		line-height: 1;
-		color: var(--focus);
-		text-shadow: 0 0 3px var(--sheet);
-	}
-	.over:focus-visible .cross {
-		display: block;
 	}
 	.mark {
 		position: absolute;
