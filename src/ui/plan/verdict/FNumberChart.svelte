@@ -78,7 +78,13 @@
 							gridcolor: colour('--rule'),
 							range: [rungs[0], rungs.at(-1)].map((f) => Math.log10(f ?? 1))
 						},
-						yaxis: { ...axis, gridcolor: colour('--rule') },
+						// a little away from the lines
+						yaxis: {
+							...axis,
+							gridcolor: colour('--rule'),
+							ticks: 'outside',
+							tickcolor: 'transparent'
+						},
 						showlegend: drawn.length > 1,
 						legend: below ? { orientation: 'h', y: -0.26 } : {},
 						shapes: [
