@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { measuredFace, measuredFrame } from '$tests/support/frames';
 import { person, shotOf } from '$tests/support/shots';
 import { reviewSet } from '$core/review/reviewSet';
-import { absentWords, fewestWords, vantageWords } from './review';
+import { absentWords, fewestWords, othersWords, vantageWords } from './review';
 
 describe('the fewest frames that hold everybody', () => {
 	// half a metre apart, 4 m away, by 50 mm on 36 mm of 6000 px; heads are 14 cm wide
@@ -48,6 +48,17 @@ describe('the fewest frames that hold everybody', () => {
 		expect(fewestWords(set([face(0, 9)]))).toBe(nobody);
 		expect(fewestWords(set([]))).toBe(nobody);
 		expect(absentWords(set([]))).toBe('');
+	});
+
+	it('say nothing of somebody else, who is told apart', () => {
+		// between Ana and Ben, who are half a metre from each other
+		const more = set([...sharp(0, 1, 2, 3, 4), face(0.5, 9)]);
+		expect(fewestWords(more)).toBe('Frame 1 holds everybody.');
+		expect(othersWords(more)).toBe('Face 1 is nobody of the plan, and does not count.');
+		expect(othersWords(set([...sharp(0, 1, 2, 3, 4), face(0.5, 9), face(5, 1)]))).toBe(
+			'Face 1 and face 2 are nobody of the plan, and do not count.'
+		);
+		expect(othersWords(set(sharp(0, 1, 2, 3, 4)))).toBe('');
 	});
 });
 

@@ -158,6 +158,14 @@ export function absentWords({ people, found }: ReviewedSet): string {
 	return `Nowhere in these frames: ${namesOf(absent)}.`;
 }
 
+/** "Face 1 and face 2 are nobody of the plan, and do not count." Empty where nobody else is there. */
+export function othersWords({ people }: ReviewedSet): string {
+	const names = people.flatMap(({ id, name, counts }) => (id === null && !counts ? [name] : []));
+	if (names.length === 0) return '';
+	const verbs = names.length === 1 ? ['is', 'does'] : ['are', 'do'];
+	return `${capital(namesOf(names))} ${verbs[0]} nobody of the plan, and ${verbs[1]} not count.`;
+}
+
 /** "Of 12 frames 8 were expected to be good, and 5 are." */
 export function outcomeWords(expectedShare: number | null, { frames }: ReviewedSet): string {
 	const good = frames.filter(({ isGood }) => isGood).length;

@@ -5,6 +5,7 @@ import {
 	measuredSpot as spot
 } from '$tests/support/frames';
 import { person, shotOf } from '$tests/support/shots';
+import { there } from '$tests/support/there';
 import type { MeasuredFrame } from '../format/review';
 import { judgedOf, reviewedOf } from './judgedSet';
 import { reviewSet } from './reviewSet';
@@ -106,6 +107,12 @@ describe('frames of a plan', () => {
 		facts
 	});
 	const headPx = (0.14 / 4 / 36) * 50 * 6000;
+	const withSoft = (shown: MeasuredFrame, place: number): MeasuredFrame => ({
+		...shown,
+		faces: shown.faces.map((one, i) =>
+			i === place ? { ...face({ x: one.left.x - 50, eyes: [9, 9] }), widthPx: headPx } : one
+		)
+	});
 	const named = (shown: MeasuredFrame) => reviewSet([shown], shot, []);
 
 	it.each([1, 0.5, 2.2])('know their people %d times as large', (times) => {
@@ -126,5 +133,36 @@ describe('frames of a plan', () => {
 
 	it('keep their people while nobody is seen', () => {
 		expect(named(taken([], 1)).people.map(({ name }) => name)).toEqual(['ana', 'ben']);
+	});
+
+	it('have who is not of the plan beside their people, who alone count', () => {
+		const { people, frames } = reviewSet(
+			[
+				taken([-asidePx, asidePx, 2.2 * asidePx], headPx),
+				taken([-asidePx, 0.2 * asidePx, asidePx, 2.2 * asidePx], headPx)
+			].map((one, i) => (i === 0 ? withSoft(one, 2) : one)),
+			shot,
+			[]
+		);
+		expect(people.map(({ name, counts }) => [name, counts])).toEqual([
+			['ana', true],
+			['ben', true],
+			['face 1', false],
+			['face 2', false]
+		]);
+		expect(frames[0]?.faces.map((one) => one?.state ?? null)).toEqual([
+			'sharp',
+			'sharp',
+			null,
+			'soft'
+		]);
+		expect(frames.map(({ isGood }) => isGood)).toEqual([true, true]);
+	});
+
+	it('have nobody beside them who passes by far behind', () => {
+		const shown = taken([-asidePx, asidePx, 2.2 * asidePx], headPx);
+		const [ana, ben, other] = shown.faces;
+		const faces = [ana, ben, { ...there(other), widthPx: 0.4 * headPx }].map(there);
+		expect(named({ ...shown, faces }).people.map(({ name }) => name)).toEqual(['ana', 'ben']);
 	});
 });

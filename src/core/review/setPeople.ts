@@ -53,38 +53,74 @@ export function asFace({
 /** Somebody of the set, with what the plan asks of them. */
 export type AskedSetPerson = SetPerson & { readonly asked: AskedPerson | null };
 
+/** Of each face of each frame which of the people it is; null for nobody's. */
+type Whose = readonly (readonly (number | null)[])[];
+
+interface WhoIsWho {
+	readonly people: readonly AskedSetPerson[];
+	readonly whose: Whose;
+}
+
 /**
- * The people of a set: those of the plan; others by number from the left where there is none, or where nobody of it is in
- * sight but somebody else is.
+ * The people of a set: those of the plan, and beside them, by number, whoever else stands there and counts for nothing.
+ * Where there is no plan, or nobody of it is in sight but somebody else is, everybody by number.
  */
 export function whoIsWho(
 	frames: readonly MeasuredFrame[],
 	asked: readonly AskedPerson[],
 	lenses: readonly (FrameLens | null)[]
-): {
-	readonly people: readonly AskedSetPerson[];
-	readonly whose: readonly (readonly (number | null)[])[];
-} {
-	const known = asked.map((one) => ({
+): WhoIsWho {
+	const whose = frames.map((frame, i) => plannedIn(frame, asked, lenses[i] ?? null));
+	const isFound = whose.some((faces) => faces.some((person) => person !== null));
+	const isNobody = !isFound && frames.some(({ faces }) => faces.length > 0);
+	if (asked.length === 0 || isNobody) {
+		const { count, whose } = peopleIn(frames);
+		return { people: numbered(count, true), whose };
+	}
+	const planned = asked.map((one) => ({
 		id: one.id,
 		name: one.name,
 		counts: one.counts,
 		isPointed: false,
 		asked: one
 	}));
-	const whose = frames.map((frame, i) => plannedIn(frame, asked, lenses[i] ?? null));
-	const isFound = whose.some((faces) => faces.some((person) => person !== null));
-	const isNobody = !isFound && frames.some(({ faces }) => faces.length > 0);
-	if (known.length > 0 && !isNobody) return { people: known, whose };
-	const numbered = peopleIn(frames);
-	const people = Array.from({ length: numbered.count }, (_, i) => ({
+	const others = othersIn(frames, whose, planned.length);
+	return { people: [...planned, ...numbered(others.count, false)], whose: others.whose };
+}
+
+const numbered = (count: number, counts: boolean): AskedSetPerson[] =>
+	Array.from({ length: count }, (_, i) => ({
 		id: null,
 		name: `face ${i + 1}`,
-		counts: true,
+		counts,
 		isPointed: false,
 		asked: null
 	}));
-	return { people, whose: numbered.whose };
+
+/** A face so much smaller than those of the plan passes by far behind them. */
+const LEAST_OF_PLANNED = 0.5;
+
+/** Faces that are nobody's of a plan, numbered after its people. */
+function othersIn(frames: readonly MeasuredFrame[], planned: Whose, count: number) {
+	const isPlanned = (frame: number, face: number) => planned[frame]?.[face] !== null;
+	const sizes = frames.flatMap(({ faces }, i) =>
+		faces.flatMap(({ widthPx }, k) => (isPlanned(i, k) ? [widthPx] : []))
+	);
+	const leastPx = sizes.length === 0 ? 0 : LEAST_OF_PLANNED * median(sizes);
+	/** Places of those that are nobody's among the faces of each frame. */
+	const places = frames.map(({ faces }, i) =>
+		faces.flatMap(({ widthPx }, k) => (!isPlanned(i, k) && widthPx >= leastPx ? [k] : []))
+	);
+	const others = peopleIn(
+		frames.map(({ faces }, i) => ({ faces: faces.filter((_, k) => places[i]?.includes(k)) }))
+	);
+	const whose = planned.map((faces, i) =>
+		faces.map((person, k) => {
+			const other = others.whose[i]?.[places[i]?.indexOf(k) ?? -1] ?? null;
+			return other === null ? person : count + other;
+		})
+	);
+	return { count: others.count, whose };
 }
 
 /** Which of the people of a plan each face of a frame is, from nearer or from farther than planned, too. */

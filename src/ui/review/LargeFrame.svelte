@@ -97,6 +97,7 @@
 								? 'is-marginal'
 								: 'is-soft'}"
 						class:on={i === view.whom}
+						class:free={!view.set?.people[i]?.counts}
 						style:left="{(50 * (left.x + right.x)) / size.widthPx}%"
 						style:top="{(50 * (left.y + right.y)) / size.heightPx}%"
 						style:width="{(140 * widthPx) / size.widthPx}%"
@@ -169,6 +170,10 @@
 	}
 	.ring.on {
 		border-width: 4px;
+	}
+	/* who does not count */
+	.ring.free {
+		border-style: dashed;
 	}
 	.ring span {
 		position: absolute;

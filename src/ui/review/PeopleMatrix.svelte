@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { absentWords, faceMark, faceWords, fewestWords } from '$words/review';
+	import { absentWords, faceMark, faceWords, fewestWords, othersWords } from '$words/review';
 	import type { Judged } from './group';
 	import type { ReviewView } from './review.svelte';
 
@@ -32,7 +32,11 @@
 </script>
 
 {#if set && inOrder}
-	<p><strong>{fewestWords(inOrder)}</strong> {absentWords(inOrder)}</p>
+	<p>
+		<strong>{fewestWords(inOrder)}</strong>
+		{absentWords(inOrder)}
+		{othersWords(inOrder)}
+	</p>
 	<!-- what scrolls must be reached by keyboard -->
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="scroll" role="group" aria-label="People and frames" tabindex="0">
