@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { measuredFace, measuredFrame } from '$tests/support/frames';
 import { person, shotOf } from '$tests/support/shots';
 import { reviewSet } from '$core/review/reviewSet';
-import { absentWords, fewestWords, othersWords, vantageWords } from './review';
+import { absentWords, fewestWords, leftAloneWords, othersWords, vantageWords } from './review';
 
 describe('the fewest frames that hold everybody', () => {
 	// half a metre apart, 4 m away, by 50 mm on 36 mm of 6000 px; heads are 14 cm wide
@@ -68,4 +68,17 @@ it('says from how far a frame was taken where it was not as planned', () => {
 	expect(from(0)).toBe('');
 	expect(from(-2.13)).toBe('Taken from about 2.1 m nearer than planned.');
 	expect(from(1.5)).toBe('Taken from about 1.5 m farther away than planned.');
+});
+
+it('says what was left alone of the files that were chosen', () => {
+	const said = (noPictures: number, besideJpegs: number, chosen = 20) =>
+		leftAloneWords({ noPictures, besideJpegs }, chosen);
+	expect(said(0, 0)).toBe('');
+	expect(said(0, 0, 0)).toBe('There is no picture in it.');
+	expect(said(1, 12)).toBe(
+		'12 files lie beside a JPEG of the same name, as raw files do: the JPEGs are looked at. One file is no picture that can be opened here, and left alone.'
+	);
+	expect(said(2, 1)).toBe(
+		'One file lies beside a JPEG of the same name, as raw files do: the JPEG is looked at. 2 files are no pictures that can be opened here, and left alone.'
+	);
 });

@@ -227,3 +227,23 @@ export function clippedWords(share: number): string {
 	if (share < 0.01) return '';
 	return `${Math.round(100 * share)} % as white as can be`;
 }
+
+/**
+ * What of the files that were chosen is not looked at: "12 files lie beside a JPEG of the same name, as raw files do: the
+ * JPEGs are looked at." Empty where all are.
+ */
+export function leftAloneWords(
+	{ noPictures, besideJpegs }: { readonly noPictures: number; readonly besideJpegs: number },
+	chosen: number
+): string {
+	if (chosen === 0) return 'There is no picture in it.';
+	const beside =
+		besideJpegs === 1
+			? 'One file lies beside a JPEG of the same name, as raw files do: the JPEG is looked at.'
+			: `${besideJpegs} files lie beside a JPEG of the same name, as raw files do: the JPEGs are looked at.`;
+	const none =
+		noPictures === 1
+			? 'One file is no picture that can be opened here, and left alone.'
+			: `${noPictures} files are no pictures that can be opened here, and left alone.`;
+	return [besideJpegs > 0 && beside, noPictures > 0 && none].filter(Boolean).join(' ');
+}

@@ -3,6 +3,7 @@
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import type { Homecoming } from './homecoming.svelte';
 	import { canChooseFolder, chosenFolder } from '../files/in/folders';
+	import { leftAloneWords } from '$words/review';
 	import { ACCEPTED_PICTURES } from './pictureFiles';
 
 	/** Choosing what came home, and how far the measuring is. */
@@ -20,13 +21,7 @@
 
 	async function take(chosen: readonly File[]) {
 		said = '';
-		const others = await home.open(chosen);
-		said =
-			chosen.length === 0
-				? 'There is no picture in it.'
-				: others > 0
-					? `${others} ${others === 1 ? 'file is' : 'files are'} no picture and left alone.`
-					: '';
+		said = leftAloneWords(await home.open(chosen), chosen.length);
 	}
 
 	async function chooseFolder() {

@@ -3,6 +3,7 @@
 	import { chanceOf } from '$core/odds/chanceOf';
 	import { solve } from '$core/study/plan';
 	import { APART } from '$core/format/review';
+	import { leftAloneWords } from '$words/review';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
 	import Choice from '../shared/Choice.svelte';
@@ -30,7 +31,8 @@
 	const home = untrack(() => homeOf(session));
 	$effect(() => {
 		const files = filesAsked.take();
-		if (files.length > 0) void home.open(files);
+		if (files.length === 0) return;
+		void home.open(files).then((left) => (said = leftAloneWords(left, files.length)));
 	});
 	const view = untrack(() => new ReviewView(home, session, kit));
 	const wideSets = new WideSets();

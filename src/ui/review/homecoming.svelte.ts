@@ -8,10 +8,17 @@ import type { Sight } from '../../photograph/faces/sight';
 import { Following } from './following.svelte';
 import { PROBLEM_WORDS } from '../photograph/problems';
 import type { HomeFile } from './homeFile';
-import { isPicture, isSidecar } from './pictureFiles';
+import { beginsLikePicture, sorted } from './pictureFiles';
 import { whenIdle } from '../shared/whenIdle';
 import { followedIn, putSmallPicture } from './pictures';
 import { ChosenSidecars } from './sidecars';
+
+/** Of what was chosen so many are not looked at. */
+export interface LeftAlone {
+	readonly noPictures: number;
+	/** The JPEG beside each is. */
+	readonly besideJpegs: number;
+}
 
 /** Frames that belong to no job are kept under this one. */
 export const NO_JOB = 'no job';
@@ -74,20 +81,24 @@ export class Homecoming {
 
 	/**
 	 * Takes files in, some at a time so that hundreds do not hold the page up; those that are known are not measured
-	 * again. Returns how many are no pictures.
+	 * again.
 	 */
-	async open(files: readonly File[]): Promise<number> {
-		const pictures = files.filter(isPicture);
-		const sidecars = files.filter(isSidecar);
+	async open(files: readonly File[]): Promise<LeftAlone> {
+		const { pictures, sidecars, besideJpegs, others } = sorted(files);
 		for (const file of sidecars) this.sidecars.add(file);
-		for (let i = 0; i < pictures.length; i += TAKEN_AT_ONCE) {
+		let noPictures = 0;
+		const all = [...pictures, ...others];
+		for (let i = 0; i < all.length; i += TAKEN_AT_ONCE) {
 			if (i > 0) await new Promise<void>((resolve) => whenIdle(resolve));
-			for (const file of pictures.slice(i, i + TAKEN_AT_ONCE)) this.#add(file);
+			for (const [k, file] of all.slice(i, i + TAKEN_AT_ONCE).entries()) {
+				if (i + k < pictures.length || (await beginsLikePicture(file))) this.#add(file);
+				else noPictures += 1;
+			}
 			this.#putInOrder();
 			if (i === 0 || !this.isPaused) void this.measure();
 			void this.following.look();
 		}
-		return files.length - pictures.length - sidecars.length;
+		return { noPictures, besideJpegs: besideJpegs.length };
 	}
 
 	#add(file: File): void {

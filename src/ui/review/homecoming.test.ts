@@ -1,12 +1,13 @@
 import { describe, expect, it, vi } from 'vitest';
 import { UNJUDGED } from '$core/format/review';
 import { Store } from '$data/store';
+import { chosenFile } from '$tests/support/chosen';
 import { measuredFrame } from '$tests/support/frames';
 import { there } from '$tests/support/there';
 import { Homecoming } from './homecoming.svelte';
-import { isPicture } from './pictureFiles';
+import { isPicture, sorted } from './pictureFiles';
 
-const file = (name: string) => new File(['x'], name, { lastModified: 7 });
+const file = (name: string) => chosenFile(name);
 const idOf = (name: string) => ['job', name, 1, 7].join('|');
 
 let number = 0;
@@ -72,6 +73,40 @@ describe('frames that were measured before', () => {
 		const spoilt = { ...records[0], id: 'b', measured: { name: 'b' } };
 		await expect(shelf.put([spoilt as never])).rejects.toThrow();
 		expect(await shelf.of('job')).toHaveLength(1);
+	});
+});
+
+describe('of what was chosen', () => {
+	const named = (...names: readonly string[]) => {
+		const found = sorted(names.map(file));
+		const of = (files: readonly File[]) => files.map(({ name }) => name).join(' ');
+		return [of(found.pictures), of(found.besideJpegs), of(found.others)];
+	};
+
+	it('raw files beside a JPEG are the same frame, whatever their ending', () => {
+		expect(named('A.JPG', 'a.dng', 'a.r0w', 'b.dng', 'a.xmp')).toEqual([
+			'A.JPG b.dng',
+			'a.dng a.r0w',
+			''
+		]);
+	});
+
+	it('what somebody exported beside a JPEG is another picture', () => {
+		expect(named('a.jpg', 'a.tif', 'a.png')).toEqual(['a.jpg a.tif a.png', '', '']);
+	});
+
+	it('files of two folders are no pair', () => {
+		expect(named('one/a.jpg', 'two/a.dng')).toEqual(['a.jpg a.dng', '', '']);
+	});
+
+	it('raw files are known by how they begin, and what is no picture is left alone', async () => {
+		const { shelf } = await shelfWith([]);
+		const home = new Homecoming(shelf, 'job');
+		const raw = chosenFile('a.r0w', 'II*\0and so on');
+		const opening = home.open([raw, file('b.txt'), file('c.jpg'), file('c.r0w')]);
+		home.pause();
+		expect(await opening).toEqual({ noPictures: 1, besideJpegs: 1 });
+		expect(home.files.map(({ name }) => name)).toEqual(['a.r0w', 'c.jpg']);
 	});
 });
 

@@ -1,18 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { UNJUDGED, type Mark } from '$core/format/review';
 import { measuredFrame } from '$tests/support/frames';
+import { chosenFile } from '$tests/support/chosen';
 import { sidecarsOf } from './out';
 import { ChosenSidecars } from './sidecars';
 
-/** A file as a chooser of folders hands it over. */
-function chosen(path: string, content = 'x'): File {
-	const name = path.split('/').at(-1) ?? '';
-	const file = new File([content], name);
-	Object.defineProperty(file, 'webkitRelativePath', { value: path === name ? '' : path });
-	return file;
-}
 const framed = (path: string, mark: Mark) => {
-	const file = chosen(path);
+	const file = chosenFile(path);
 	const judgement = { ...UNJUDGED, mark };
 	return { id: path, name: file.name, file, measured: measuredFrame(path), judgement, problem: '' };
 };
@@ -49,7 +43,7 @@ describe('sidecars that go out', () => {
 	});
 
 	it('none is written where it may be that of either of two', async () => {
-		const there = [chosen('one/a.xmp'), chosen('two/a.xmp')];
+		const there = [chosenFile('one/a.xmp'), chosenFile('two/a.xmp')];
 		const view = viewOf([framed('a.jpg', 'keep')], ...there);
 		expect(await written(view)).toEqual({ files: {}, refused: ['a.jpg unsure'] });
 		expect(await written(view, 'leave')).toEqual({ files: {}, refused: [] });

@@ -1,13 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { chosenFile } from '$tests/support/chosen';
 import { ChosenSidecars, sidecarOf, sidecarPaths } from './sidecars';
 
-/** A file as a chooser of folders hands it over. */
-function chosen(path: string): File {
-	const file = new File(['x'], path.split('/').at(-1) ?? '');
-	Object.defineProperty(file, 'webkitRelativePath', { value: path.includes('/') ? path : '' });
-	return file;
-}
-const frame = (path: string) => ({ name: path.split('/').at(-1) ?? '', file: chosen(path) });
+const frame = (path: string) => ({ name: path.split('/').at(-1) ?? '', file: chosenFile(path) });
 
 it.each([
 	['IMG_1.xmp', 'img_1'],
@@ -19,10 +14,16 @@ it.each([
 describe('sidecars that were chosen along', () => {
 	const among = (...paths: string[]) => {
 		const sidecars = new ChosenSidecars();
-		const files = paths.map(chosen);
+		const files = paths.map((path) => chosenFile(path));
 		for (const file of files) sidecars.add(file);
 		return { sidecars, files };
 	};
+
+	it.each(['a.xmp', 'a.r0w.xmp'])('belong to raw files, whatever their ending: %s', (name) => {
+		const { sidecars, files } = among(name, 'b.xmp');
+		expect(sidecars.of(frame('a.r0w'))).toBe(files[0]);
+		expect(sidecars.of(frame('c.r0w'))).toBeNull();
+	});
 
 	it('belong to the frame of their folder: two cameras name frames alike', () => {
 		const { sidecars, files } = among('day/one/a.xmp', 'day/two/a.xmp');
@@ -69,6 +70,6 @@ describe('where sidecars lie', () => {
 
 	it('keep the name that they have', () => {
 		const one = frame('day/a.jpg');
-		expect(sidecarPaths([one])(one, chosen('day/A.JPG.xmp'))).toBe('A.JPG.xmp');
+		expect(sidecarPaths([one])(one, chosenFile('day/A.JPG.xmp'))).toBe('A.JPG.xmp');
 	});
 });

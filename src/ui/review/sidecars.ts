@@ -1,5 +1,6 @@
 import { SvelteMap } from 'svelte/reactivity';
 import { folderOf } from '../files/in/folders';
+import { baseOf } from './pictureFiles';
 
 /** Which sidecar belongs to which frame: the one of its name in its folder. Two cameras may name frames alike. */
 
@@ -32,7 +33,9 @@ export class ChosenSidecars {
 
 	/** That of a frame; null where none was chosen, "unsure" where it may be any of several. */
 	of(frame: Framed): File | null | 'unsure' {
-		const all = this.#byName.get(sidecarOf(frame.name)) ?? [];
+		// raw files have endings of many kinds: such a one is left on "a.raw.xmp"
+		const names = new Set([baseOf(frame.name), frame.name.toLowerCase()]);
+		const all = [...names].flatMap((name) => this.#byName.get(name) ?? []);
 		const folder = folderOfFrame(frame);
 		const beside = all.filter((one) => folderOf(one) === folder);
 		const elsewhere = all.filter((one) => folder === '' || folderOf(one) === '');
@@ -55,7 +58,7 @@ export function sidecarPaths(
 	const [first = []] = folders;
 	const differs = first.findIndex((part, i) => folders.some((parts) => parts[i] !== part));
 	const common = differs < 0 ? first.length : differs;
-	const placeOf = (frame: Framed) => `${folderOfFrame(frame)}/${sidecarOf(frame.name)}`;
+	const placeOf = (frame: Framed) => `${folderOfFrame(frame)}/${baseOf(frame.name)}`;
 	const seen = new Set<string>();
 	const alike = new Set<string>();
 	for (const place of frames.map(placeOf)) (seen.has(place) ? alike : seen).add(place);
