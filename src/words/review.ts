@@ -228,14 +228,18 @@ export function clippedWords(share: number): string {
 	return `${Math.round(100 * share)} % as white as can be`;
 }
 
+/** Of what was chosen so many are not looked at. */
+export interface LeftAlone {
+	readonly noPictures: number;
+	/** The JPEG beside each is. */
+	readonly besideJpegs: number;
+}
+
 /**
  * What of the files that were chosen is not looked at: "12 files lie beside a JPEG of the same name, as raw files do: the
  * JPEGs are looked at." Empty where all are.
  */
-export function leftAloneWords(
-	{ noPictures, besideJpegs }: { readonly noPictures: number; readonly besideJpegs: number },
-	chosen: number
-): string {
+export function leftAloneWords({ noPictures, besideJpegs }: LeftAlone, chosen: number): string {
 	if (chosen === 0) return 'There is no picture in it.';
 	const beside =
 		besideJpegs === 1

@@ -4,6 +4,7 @@ import type { FrameRecord } from '$data/database';
 import { measuringPorts } from '../../workers/ports';
 import type { Measuring } from '../../workers/review.worker';
 import type { FrameShelf } from '$data/frameShelf';
+import type { LeftAlone } from '$words/review';
 import type { Sight } from '../../photograph/faces/sight';
 import { Following } from './following.svelte';
 import { PROBLEM_WORDS } from '../photograph/problems';
@@ -12,13 +13,6 @@ import { beginsLikePicture, sorted } from './pictureFiles';
 import { whenIdle } from '../shared/whenIdle';
 import { followedIn, putSmallPicture } from './pictures';
 import { ChosenSidecars } from './sidecars';
-
-/** Of what was chosen so many are not looked at. */
-export interface LeftAlone {
-	readonly noPictures: number;
-	/** The JPEG beside each is. */
-	readonly besideJpegs: number;
-}
 
 /** Frames that belong to no job are kept under this one. */
 export const NO_JOB = 'no job';
@@ -173,9 +167,11 @@ export class Homecoming {
 	}
 
 	/** Forgets what was pointed at. */
-	unpoint(spotId: string, files: readonly HomeFile[]): void {
+	unpoint(spotId: string): void {
 		this.following.forget(spotId);
-		for (const { id } of files) this.#point(id, spotId, null);
+		for (const { id, measured } of this.files) {
+			if (measured?.pointed.some((spot) => spot.id === spotId)) this.#point(id, spotId, null);
+		}
 	}
 
 	/** Adds what was measured of something pointed at, or takes it away. */

@@ -241,7 +241,7 @@ export class ReviewView {
 
 	/** Forgets what was pointed at. */
 	unpoint(spotId: string): void {
-		this.home.unpoint(spotId, this.home.files);
+		this.home.unpoint(spotId);
 		this.person = 0;
 	}
 

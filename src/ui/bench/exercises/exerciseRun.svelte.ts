@@ -111,7 +111,7 @@ export class ExerciseRun {
 
 	/** Forgets what was pointed at. */
 	unpoint(): void {
-		for (const object of OBJECTS) this.home.unpoint(object, this.files);
+		for (const object of OBJECTS) this.home.unpoint(object);
 	}
 }
 
