@@ -159,10 +159,12 @@ const REASONS: Sayings = {
 		metering === 'frame'
 			? 'Meter the whole frame, watching the highlight warning.'
 			: 'Meter on the focus point (some bodies tie it to the point in spot metering only); or on the whole frame, watching the highlight warning.',
-	'exposure-mode': ({ mode, shutterS }) =>
-		mode === 'manual'
-			? 'Set f-number and shutter by hand, so that nothing drifts.'
-			: `Set the f-number, let the ISO follow, and hold the shutter at ${shutterWords(shutterS)} or faster.`,
+	'exposure-mode': ({ mode, shutterS, iso }) =>
+		({
+			manual: 'Set f-number and shutter by hand, so that nothing drifts.',
+			'iso-held': `Set the f-number and ${isoWords(iso)}; the shutter follows the light.`,
+			aperture: `Set the f-number, let the ISO follow, and hold the shutter at ${shutterWords(shutterS)} or faster.`
+		})[mode],
 	stabiliser: ({ isOn }) => (isOn ? 'Stabiliser on.' : 'Stabiliser off on the tripod.'),
 	highlights: ({ thingId }, { shot }) =>
 		thingId

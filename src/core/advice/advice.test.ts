@@ -274,6 +274,18 @@ describe('one shot done otherwise', () => {
 		const [slow, fast] = [at('group'), at('children')];
 		expect((fast?.exposure?.iso ?? 0) / (slow?.exposure?.iso ?? 1)).toBeCloseTo(4, 6);
 	});
+
+	it('by the focal length says how much of it is the stabiliser’s', () => {
+		const shot = rows();
+		const of = (stabiliserStops: number) =>
+			shutterSchools(takeOf({ ...shot, body: { ...shot.body, stabiliserStops } }));
+		const [held, free] = [of(3), of(0)].map((all) =>
+			all.find(({ school }) => school === 'one-over')
+		);
+		expect((held?.shutterS ?? 0) / (free?.shutterS ?? 1)).toBeCloseTo(8, 6);
+		expect([held?.steadiedStops, free?.steadiedStops]).toEqual([3, 0]);
+		expect(of(3).find(({ school }) => school === 'group')?.steadiedStops).toBe(0);
+	});
 });
 
 it('cautions are part of the plan, once each and only where they apply', () => {

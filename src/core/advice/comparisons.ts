@@ -2,7 +2,13 @@ import type { Take } from '../study/candidate';
 import { ABOUTS, withAbout, type About } from '../arrange/about';
 import { FOCUS_BY, type Shot } from '../format/shot';
 import type { Exposure } from '../light/exposure';
-import { CHILDREN_S, GROUP_PREFERRED_S, GROUP_S, handsFloor } from '../light/shutterFloor';
+import {
+	CHILDREN_S,
+	GROUP_PREFERRED_S,
+	GROUP_S,
+	handsFloor,
+	stabilisedStops
+} from '../light/shutterFloor';
 import { engraved, stopsBetween, widestFNumber } from '../optics/fNumber';
 import { exposureAt, exposureOf } from '../study/light';
 import type { Study } from '../study/study';
@@ -171,23 +177,26 @@ const SHUTTER_SCHOOLS = [
 export interface ShutterSchool {
 	readonly school: 'one-over' | 'one-over-twice' | 'group' | 'group-better' | 'children';
 	readonly shutterS: number;
+	/** By so many the stabiliser makes it slower. */
+	readonly steadiedStops: number;
 	readonly exposure: Exposure | null;
 }
 
 /** The schools of the slowest shutter, each alone: hands by one rule or the other, and the customs. */
 export function shutterSchools({ scene: { shot }, fNumber }: Take): ShutterSchool[] {
 	const { body, lens, camera } = shot;
+	const steadiedStops = stabilisedStops(body, lens);
 	const schools = [
-		{ school: 'one-over', shutterS: handsFloor(body, lens, camera, 1) },
-		{ school: 'one-over-twice', shutterS: handsFloor(body, lens, camera, 2) },
-		{ school: 'group', shutterS: GROUP_S },
-		{ school: 'group-better', shutterS: GROUP_PREFERRED_S },
-		{ school: 'children', shutterS: CHILDREN_S }
+		{ school: 'one-over', shutterS: handsFloor(body, lens, camera, 1), steadiedStops },
+		{ school: 'one-over-twice', shutterS: handsFloor(body, lens, camera, 2), steadiedStops },
+		{ school: 'group', shutterS: GROUP_S, steadiedStops: 0 },
+		{ school: 'group-better', shutterS: GROUP_PREFERRED_S, steadiedStops: 0 },
+		{ school: 'children', shutterS: CHILDREN_S, steadiedStops: 0 }
 	] as const;
-	return schools.flatMap(({ school, shutterS }) => {
+	return schools.flatMap(({ school, shutterS, steadiedStops }) => {
 		if (shutterS === null) return [];
 		const hands = { why: 'hands' as const, shutterS, personId: null };
 		const slowest = { by: 'custom', floors: { hands, people: null } } as const;
-		return [{ school, shutterS, exposure: exposureAt(shot, fNumber, slowest) }];
+		return [{ school, shutterS, steadiedStops, exposure: exposureAt(shot, fNumber, slowest) }];
 	});
 }

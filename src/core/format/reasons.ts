@@ -132,7 +132,11 @@ const LIGHT = [
 const HABITS = [
 	said('habits', 'drive', { drive: z.enum(['bursts', 'several', 'single']) }),
 	said('habits', 'metering', { metering: z.enum(['point', 'frame']) }),
-	said('habits', 'exposure-mode', { mode: z.enum(['aperture', 'manual']), shutterS: z.number() }),
+	said('habits', 'exposure-mode', {
+		mode: z.enum(['aperture', 'iso-held', 'manual']),
+		shutterS: z.number().describe('where the ISO follows, the slowest that is allowed'),
+		iso: z.number()
+	}),
 	said('habits', 'stabiliser', { isOn: z.boolean() }),
 	said('habits', 'highlights', {
 		thingId: z.string().optional().describe('what may burn out; the sun when missing')

@@ -68,6 +68,10 @@ export function slowestOf(take: Take): Slowest {
 		: { by: 'custom', floors: floorsOf(scene, candidate.focus) };
 }
 
+/** The slowest shutter that is allowed, s: the one that spoils few frames, or that of custom; null where nothing limits it. */
+export const allowedS = (slowest: Slowest): number | null =>
+	slowest.by === 'frames' ? slowest.fewS : (floorOf(slowest.floors)?.shutterS ?? null);
+
 /** Shutter, ISO and power at an f-number; null while nothing is known of the light. */
 export function exposureAt(
 	{ body, light, choices }: Shot,
@@ -83,8 +87,7 @@ export function exposureAt(
 	if (slowest.by === 'frames') {
 		return computedExposure(body, light.ev100, fNumber, slowest, isoRule);
 	}
-	const floorS = floorOf(slowest.floors)?.shutterS ?? Infinity;
-	return ambientExposure(body, light.ev100, fNumber, floorS, isoRule);
+	return ambientExposure(body, light.ev100, fNumber, allowedS(slowest) ?? Infinity, isoRule);
 }
 
 /** With half of all frames spoilt a shutter is too slow. */
@@ -135,9 +138,9 @@ export function standsForS(take: Take): number {
 	const { shutterS } = take.scene.shot.choices;
 	if (shutterS !== undefined) return shutterS;
 	const slowest = slowestOf(take);
-	if (slowest.by === 'frames') return slowest.fewS;
-	const floor = floorOf(slowest.floors);
-	return floor ? floor.shutterS / 2 : USUAL_SHUTTER_S;
+	const limitS = allowedS(slowest);
+	if (limitS === null) return USUAL_SHUTTER_S;
+	return slowest.by === 'frames' ? limitS : limitS / 2;
 }
 
 /** Whether the light allows a take; yes while nothing is known of it. */

@@ -3,6 +3,7 @@ import type { Reason } from '../../format/reasons';
 import type { Exposure } from '../../light/exposure';
 import { stabilisedStops } from '../../light/shutterFloor';
 import { hasFixedAperture } from '../../optics/fNumber';
+import { allowedS, slowestOf } from '../light';
 import { SUN_EV } from './cautions';
 import type { FocusTechnique } from '../technique';
 
@@ -38,11 +39,18 @@ export function habitReasons(
 }
 
 /** Who sets what; a telephone sets all of it. */
-function exposureMode({ scene: { shot } }: Take, exposure: Exposure | null): Reason[] {
-	const { lens, light, choices } = shot;
+function exposureMode(take: Take, exposure: Exposure | null): Reason[] {
+	const { lens, light, choices } = take.scene.shot;
 	if (!exposure || hasFixedAperture(lens)) return [];
-	const mode = light?.mode === 'flash' || choices.shutterS !== undefined ? 'manual' : 'aperture';
-	return [{ topic, code: 'exposure-mode', mode, shutterS: exposure.shutterS }];
+	const { shutterS, iso } = exposure;
+	const said = { topic, code: 'exposure-mode', iso } as const;
+	if (light?.mode === 'flash' || choices.shutterS !== undefined) {
+		return [{ ...said, mode: 'manual', shutterS }];
+	}
+	if (typeof choices.isoRule === 'number') return [{ ...said, mode: 'iso-held', shutterS }];
+	// in bright light the camera goes faster by itself, and must not raise the ISO when a cloud comes
+	const limitS = allowedS(slowestOf(take));
+	return [{ ...said, mode: 'aperture', shutterS: Math.max(shutterS, limitS ?? shutterS) }];
 }
 
 /** What may burn out: lamps, windows, or whatever is white in the sun. */

@@ -150,6 +150,32 @@ describe('what to set besides', () => {
 		expect(has(one, 'metering')).toBe(true);
 	});
 
+	it.each([1, 'computed'] as const)(
+		'by the same limit that is given for the shutter, however bright it is: rule %s',
+		(shutterRule) => {
+			const bright: Sketch = { ...one, light: ambient(14), choices: { shutterRule } };
+			const limitS = find(bright, 'shutter')?.shutterS ?? 0;
+			expect(planOf(bright).exposure?.shutterS).toBeLessThan(limitS / 2);
+			expect(find(bright, 'exposure-mode')?.shutterS).toBe(limitS);
+			const limit = /1\/\d+/.exec(said(bright, 'shutter'))?.[0];
+			expect(said(bright, 'exposure-mode')).toContain(`hold the shutter at ${limit} or faster`);
+		}
+	);
+
+	it('in the dark by the shutter that is taken, although it spoils more', () => {
+		const dark: Sketch = { ...one, light: ambient(1), choices: { shutterRule: 'computed' } };
+		const { shutterS } = planOf(dark).exposure ?? { shutterS: 0 };
+		expect(shutterS).toBeGreaterThan((find(dark, 'shutter')?.shutterS ?? Infinity) * 1.1);
+		expect(find(dark, 'exposure-mode')?.shutterS).toBe(shutterS);
+	});
+
+	it('with the ISO held by the light alone', () => {
+		const held: Sketch = { ...one, light: ambient(10), choices: { isoRule: 400 } };
+		expect(said(held, 'exposure-mode')).toBe(
+			'Set the f-number and ISO 400; the shutter follows the light.'
+		);
+	});
+
 	it('a telephone: one rung, what to tap and hold, and nothing that it cannot be told', () => {
 		const sketch: Sketch = {
 			...one,

@@ -39,6 +39,8 @@
 	}
 	const good = ({ keeperShare }: Result): string =>
 		keeperShare === null ? '' : `, ${Math.round(100 * keeperShare)} % good`;
+	const steadied = (stops: number): string =>
+		stops > 0 ? `, ${stopsInWords(stops)} slower by the stabiliser` : '';
 	function costs({ costStops }: Result): string {
 		if (costStops === null || Math.abs(costStops) < 1 / 6) return '';
 		return `${costStops > 0 ? 'costs' : 'saves'} ${stopsInWords(Math.abs(costStops))}`;
@@ -78,9 +80,9 @@
 <h3>How slow the shutter may be</h3>
 <table>
 	<tbody>
-		{#each shutters as { school, shutterS, exposure } (school)}
+		{#each shutters as { school, shutterS, steadiedStops, exposure } (school)}
 			<tr>
-				<th scope="row">{SCHOOLS[school]}</th>
+				<th scope="row">{SCHOOLS[school]}{steadied(steadiedStops)}</th>
 				<td>{shutterWords(shutterS)}</td>
 				<td>{exposure ? isoWords(exposure.iso) : ''}</td>
 			</tr>
