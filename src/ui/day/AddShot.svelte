@@ -13,10 +13,11 @@
 	/** Adds a shot at the end of the day: empty, or from an arrangement. */
 	interface Props {
 		session: Session;
-		onadded: () => void;
+		/** It is about to be added: whoever types something meanwhile keeps it. */
+		onadd: () => void;
 	}
 
-	let { session, onadded }: Props = $props();
+	let { session, onadd }: Props = $props();
 	const kit = useKit();
 	let isOpen = $state(false);
 
@@ -36,8 +37,8 @@
 		isOpen = false;
 		const blank = newShot('New shot');
 		const shot = arrangement ? arranged(arrangement, lensFor(arrangement, blank.body)) : blank;
+		onadd();
 		await addShot(session, shot);
-		onadded();
 	}
 </script>
 

@@ -44,7 +44,7 @@
 	</div>
 	<section class="shots" aria-label="Shots">
 		<div class="bar">
-			<AddShot {session} onadded={() => (day.search = '')} />
+			<AddShot {session} onadd={() => (day.search = '')} />
 			<input
 				class="typed"
 				type="search"
