@@ -4,6 +4,7 @@ import type { Part } from '$core/review/measuredPerson';
 import type { ReviewedFace, ReviewedFrame, ReviewedSet } from '$core/review/reviewSet';
 import { blurPx } from '$core/measure/spread';
 import { engraved } from '$core/optics/fNumber';
+import { isStranger } from '$core/review/setPeople';
 import { SPREADS } from '$core/tables/spreads';
 import { isoWords, shutterWords } from './light';
 import { capital, count, distance, fStop, smallLength, type Units } from './numbers';
@@ -160,7 +161,7 @@ export function absentWords({ people, found }: ReviewedSet): string {
 
 /** "Face 1 and face 2 are nobody of the plan, and do not count." Empty where nobody else is there. */
 export function othersWords({ people }: ReviewedSet): string {
-	const names = people.flatMap(({ id, name, counts }) => (id === null && !counts ? [name] : []));
+	const names = people.filter(isStranger).map(({ name }) => name);
 	if (names.length === 0) return '';
 	const verbs = names.length === 1 ? ['is', 'does'] : ['are', 'do'];
 	return `${capital(namesOf(names))} ${verbs[0]} nobody of the plan, and ${verbs[1]} not count.`;

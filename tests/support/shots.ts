@@ -82,3 +82,16 @@ export const sceneOf = (sketch: Sketch) => lookAt(shotOf(sketch));
 export const planOf = (sketch: Sketch) => solve(shotOf(sketch)).plan;
 /** The plan as it is written and answered, with its words. */
 export const toldOf = (sketch: Sketch) => toldPlan(solve(shotOf(sketch)));
+
+/** Three rows of four in a small room: 35 mm cannot hold them at f/2.8. */
+export const rowsInRoom = (more: Partial<Parameters<typeof shotOf>[0]> = {}) =>
+	shotOf({
+		lens: LENSES.wide35,
+		people: [0, 1, 2].flatMap((row) =>
+			[-0.9, -0.3, 0.3, 0.9].map((x, i) =>
+				person(`row ${row} place ${i}`, [x, 1.3 + 0.25 * row, 2.6 + 0.7 * row], { row })
+			)
+		),
+		camera: { position: { x: 0, y: 1.6, z: 0 } },
+		...more
+	});

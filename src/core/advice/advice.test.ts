@@ -2,14 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LENSES } from '$data/kit';
 import { sampleDay } from '$data/sampleDay';
-import { ahead, person, planOf, shotOf, thing } from '$tests/support/shots';
+import { ahead, planOf, rowsInRoom, shotOf, thing } from '$tests/support/shots';
 import type { Lens, Shot } from '../format/shot';
 import { closedUp } from '../arrange/regroup';
 import { groundDistanceM, pivotOf, sameFraming } from '../arrange/standpoint';
 import { ASSUMED, type Spreads } from '../tables/spreads';
 import { adviceFor as adviceOf } from './advice';
-import { aboutCosts, schoolResults, shutterSchools } from './comparisons';
-import { solve, study, takeOf } from '$tests/support/solved';
+import { solve, study } from '$tests/support/solved';
 import { prospectOf } from './prospect';
 import { backRowNearerM, floorPlan, standpointAt } from './standing';
 import { focalsOf } from '../optics/zoom';
@@ -27,19 +26,6 @@ const adviceFor = (shot: Shot, lenses: readonly Lens[] = [], spreads: Spreads = 
 const waysOf = (shot: Shot, lenses: readonly Lens[], spreads: Spreads = ASSUMED) =>
 	lensWays(study(shot, spreads), lenses);
 
-/** Three rows of four in a small room: 35 mm cannot hold them at f/2.8. */
-const rows = (more: Partial<Parameters<typeof shotOf>[0]> = {}) =>
-	shotOf({
-		lens: LENSES.wide35,
-		people: [0, 1, 2].flatMap((row) =>
-			[-0.9, -0.3, 0.3, 0.9].map((x, i) =>
-				person(`row ${row} place ${i}`, [x, 1.3 + 0.25 * row, 2.6 + 0.7 * row], { row })
-			)
-		),
-		camera: { position: { x: 0, y: 1.6, z: 0 } },
-		...more
-	});
-
 const turned = shotOf({
 	lens: LENSES.portrait85Fast,
 	people: [ahead('p', 1.6, { turnDeg: 40 })],
@@ -50,7 +36,7 @@ const turned = shotOf({
 describe('advice', () => {
 	const shots: readonly Shot[] = [
 		...sampleDay(0).shots.map(({ shot }) => shot),
-		{ ...rows(), choices: { ...rows().choices, fNumberExact: 2.8 } },
+		{ ...rowsInRoom(), choices: { ...rowsInRoom().choices, fNumberExact: 2.8 } },
 		turned
 	];
 
@@ -68,7 +54,7 @@ describe('advice', () => {
 	it('keeps its promise with other hands than the assumed, picked by odds', () => {
 		const spreads: Spreads = { ...ASSUMED, handheldMm: 40, shake: 1.5 };
 		const byOdds: Shot = {
-			...rows(),
+			...rowsInRoom(),
 			choices: { safetyStops: 0, shutterRule: 1, pickBy: 'odds', focusBy: 'point' }
 		};
 		const all = adviceFor(byOdds, kit, spreads);
@@ -96,7 +82,7 @@ describe('advice', () => {
 	});
 
 	it('never asks to step back farther than the room, nor to raise the camera above its limit', () => {
-		const shot = rows({ choices: { fNumberExact: 2.8 } });
+		const shot = rowsInRoom({ choices: { fNumberExact: 2.8 } });
 		const room = { ...shot, place: { clearBehindCameraM: 0.7, highestCameraM: 2 } };
 		const all = adviceFor(room, kit);
 		expect(all.length).toBeGreaterThan(0);
@@ -108,7 +94,7 @@ describe('advice', () => {
 	});
 
 	it('raising the camera brings the rows nearer to one plane (common practice, no source)', () => {
-		const shot = rows({ choices: { fNumberExact: 4 } });
+		const shot = rowsInRoom({ choices: { fNumberExact: 4 } });
 		const needed = (y: number) => {
 			const raised = adviceFor({ ...shot, place: { highestCameraM: y } });
 			return raised.some(({ code }) => code === 'raise-camera');
@@ -118,7 +104,7 @@ describe('advice', () => {
 	});
 
 	it('when nothing single works there is a pair, and when nothing works what to give up', () => {
-		const hard = { ...rows(), place: { clearBehindCameraM: 0.25, highestCameraM: 1.75 } };
+		const hard = { ...rowsInRoom(), place: { clearBehindCameraM: 0.25, highestCameraM: 1.75 } };
 		const at = (fNumberExact: number) =>
 			adviceFor({ ...hard, choices: { ...hard.choices, fNumberExact } });
 		const mends = (f: number) => at(f).filter(({ gain }) => gain.kind === 'holds-everyone');
@@ -176,7 +162,7 @@ describe('ways to take the same framing', () => {
 	});
 
 	it('the place limits them; the best are named among those it allows', () => {
-		const shot = { ...rows(), place: { clearBehindCameraM: 0.3 } };
+		const shot = { ...rowsInRoom(), place: { clearBehindCameraM: 0.3 } };
 		const ways = waysOf(shot, kit);
 		expect(ways.some(({ isOutOfRoom }) => isOutOfRoom)).toBe(true);
 		for (const goal of ['faces', 'background', 'light'] as const) {
@@ -187,11 +173,11 @@ describe('ways to take the same framing', () => {
 	});
 
 	it('taking one gives exactly the plan it showed', () => {
-		for (const way of waysOf(rows(), kit)) {
+		for (const way of waysOf(rowsInRoom(), kit)) {
 			const { plan } = solve(way.shot);
 			expect(plan.fNumberExact).toBe(way.fNumber);
 			// a way that loses somebody is none, however sharp the rest
-			const isSeen = plan.unseen.length === solve(rows()).plan.unseen.length;
+			const isSeen = plan.unseen.length === solve(rowsInRoom()).plan.unseen.length;
 			expect(way.feasible).toBe(plan.feasible && isSeen);
 			expect(plan.exposure?.iso ?? null).toBe(way.exposure?.iso ?? null);
 		}
@@ -209,7 +195,7 @@ describe('ways to take the same framing', () => {
 });
 
 describe('where to stand', () => {
-	const shot = rows();
+	const shot = rowsInRoom();
 
 	it('where the camera is now, the floor says what the plan says', () => {
 		const { x, z } = shot.camera.position;
@@ -239,52 +225,6 @@ describe('where to stand', () => {
 		const byM = nearer(needed * 0.8) ?? NaN;
 		expect(byM).toBeGreaterThan(0.05);
 		expect(study(closedUp(shot, standing, byM)).needed).toBeCloseTo(needed * 0.8, 3);
-	});
-});
-
-describe('one shot done otherwise', () => {
-	const band = sampleDay(0).shots.find(({ shot }) => shot.title.includes('trumpet'))?.shot as Shot;
-
-	it('the face, the trumpet, both: both cost the most', () => {
-		const costs = Object.fromEntries(
-			aboutCosts(study(band)).map(({ about, result }) => [about, result.fNumber ?? NaN])
-		);
-		expect(costs['person']).toBeLessThan(costs['both'] ?? NaN);
-		expect(costs['object']).toBeLessThan(costs['both'] ?? NaN);
-	});
-
-	it('every school with a number stands beside the shot as it is, which is one of each', () => {
-		const all = schoolResults(study({ ...rows(), light: { mode: 'ambient', ev100: 7 } }));
-		for (const question of ['how-wide', 'shutter', 'point', 'sharp', 'surface', 'gives'] as const) {
-			expect(all.filter((one) => one.question === question && one.isOwn)).toHaveLength(1);
-		}
-		for (const { isOwn, result } of all) if (isOwn) expect(result.costStops).toBe(0);
-		const ask = (school: string) => all.find((one) => one.school === school)?.result;
-		expect(ask('widest')?.sharp).toBeLessThan(12);
-		expect(ask('pixel')?.fNumber).toBeGreaterThan(ask('album')?.fNumber ?? NaN);
-		// left to itself the camera misses more often than a point placed by hand (common practice)
-		const good = (school: string) => ask(school)?.keeperShare ?? NaN;
-		expect(good('point')).toBeGreaterThan(good('area'));
-		expect(good('area')).toBeGreaterThan(good('whole-frame'));
-	});
-
-	it('a faster shutter by school costs ISO, stop for stop', () => {
-		const schools = shutterSchools(takeOf({ ...rows(), light: { mode: 'ambient', ev100: 5 } }));
-		const at = (name: string) => schools.find(({ school }) => school === name);
-		const [slow, fast] = [at('group'), at('children')];
-		expect((fast?.exposure?.iso ?? 0) / (slow?.exposure?.iso ?? 1)).toBeCloseTo(4, 6);
-	});
-
-	it('by the focal length says how much of it is the stabiliser’s', () => {
-		const shot = rows();
-		const of = (stabiliserStops: number) =>
-			shutterSchools(takeOf({ ...shot, body: { ...shot.body, stabiliserStops } }));
-		const [held, free] = [of(3), of(0)].map((all) =>
-			all.find(({ school }) => school === 'one-over')
-		);
-		expect((held?.shutterS ?? 0) / (free?.shutterS ?? 1)).toBeCloseTo(8, 6);
-		expect([held?.steadiedStops, free?.steadiedStops]).toEqual([3, 0]);
-		expect(of(3).find(({ school }) => school === 'group')?.steadiedStops).toBe(0);
 	});
 });
 

@@ -15,7 +15,14 @@ import {
 	type Taken
 } from './measuredPerson';
 import { takenWith, tolerancePx } from './scale';
-import { asFace, pointedIn, whoIsWho, type AskedSetPerson, type SetPerson } from './setPeople';
+import {
+	asFace,
+	isStranger,
+	pointedIn,
+	whoIsWho,
+	type AskedSetPerson,
+	type SetPerson
+} from './setPeople';
 import { AS_PLANNED, vantageOf, type Vantage } from './vantage';
 import { whereFocusFell, type FocusFell } from './whereFocusFell';
 
@@ -99,14 +106,16 @@ export function reviewSet(
 	const reviewed = frames.map((frame, i): ReviewedFrame => {
 		const measured = judged.map((one) => one[i] ?? null);
 		const { lens, vantage } = taken[i] as Taken;
-		const fell = lens && whereFocusFell(pointsOf(measured), lens);
+		// how large the heads of strangers are nobody knows: a child among them would pull the focus away
+		const known = measured.filter((_, person) => !isStranger(people[person] as SetPerson));
+		const fell = lens && whereFocusFell(pointsOf(known), lens);
 		const allowedPx = tolerancePx(frame, shot);
 		const faces = measured.map((one, person) => {
 			const settled = one && lens && fell ? withFocus(one, fell, lens) : one;
 			return settled && judgedFace(settled, people[person]?.asked ?? null, allowedPx);
 		});
 		const counted = faces.filter((_, person) => people[person]?.counts);
-		const known = counted.flatMap((face) => face?.ratio ?? []);
+		const ratios = counted.flatMap((face) => face?.ratio ?? []);
 		// who is planned and in none of the frames is nobody's fault
 		const seen = found.flatMap((person) => (people[person]?.counts ? [faces[person] ?? null] : []));
 		return {
@@ -116,7 +125,7 @@ export function reviewSet(
 			isSharp: seen.length > 0 && seen.every((face) => face?.state === 'sharp'),
 			isGood: seen.length > 0 && seen.every((face) => face?.isGood),
 			isTold: counted.some((face) => face !== null),
-			worst: known.length > 0 ? stateOf(Math.max(...known)) : null,
+			worst: ratios.length > 0 ? stateOf(Math.max(...ratios)) : null,
 			fell,
 			inFocus: inFocusOf(faces),
 			depthsM: measured.map((one) => one?.headM ?? null),

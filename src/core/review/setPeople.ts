@@ -97,6 +97,9 @@ const numbered = (count: number, counts: boolean): AskedSetPerson[] =>
 		asked: null
 	}));
 
+/** Whether somebody stands there who is not of the plan. */
+export const isStranger = ({ id, counts }: SetPerson): boolean => id === null && !counts;
+
 /** A face so much smaller than those of the plan passes by far behind them. */
 const LEAST_OF_PLANNED = 0.5;
 

@@ -73,3 +73,17 @@ describe('a frame taken from somewhere else than planned', () => {
 		expect(depthsM).toEqual(PLANNED.map(({ z }) => expect.closeTo(z, 6)));
 	});
 });
+
+it('strangers do not say where the focus fell, however their heads look', () => {
+	const facts = { focalMm: 50, fNumber: 2.8 };
+	const fell = (...others: readonly ReturnType<typeof photographed>[]) => {
+		const faces = [...PLANNED.map(({ x, z }) => photographed(x, z, 4.4)), ...others];
+		const set = reviewSet([{ ...measuredFrame('a', faces), facts }], shot, []);
+		expect(set.found).toHaveLength(faces.length);
+		return there(set.frames[0]).fell;
+	};
+	// sharp, and with a head as if it were 7 m away
+	const child = { ...photographed(1.6, 7, 7), widthPx: (0.14 * FOCAL_PX) / 5 };
+	expect(fell()).not.toBeNull();
+	expect(fell(child)).toEqual(fell());
+});
