@@ -138,6 +138,7 @@
 		top: 0.3rem;
 		display: flex;
 		gap: 0.3rem;
+		z-index: 3;
 	}
 	.large {
 		display: grid;

@@ -73,6 +73,8 @@
 		inset: 0;
 		cursor: crosshair;
 		z-index: 2;
+		/* beyond the picture it would be cut off */
+		outline-offset: -3px;
 	}
 	button[aria-disabled='true'] {
 		cursor: progress;
