@@ -14,16 +14,28 @@ interface ModuleGraph {
 	getModuleInfo(id: string): { isEntry: boolean; importers: string[] } | null;
 }
 
-/** What the first screen needs is one file: the dozens that it would be take a phone longer. */
-function firstScreen(id: string, graph: ModuleGraph): string | null {
-	const reached = new Set([id]);
-	for (const one of reached) {
-		const found = graph.getModuleInfo(one);
-		if (found?.isEntry) return 'first-screen';
-		found?.importers.forEach((importer) => reached.add(importer));
+/** What belongs together comes as one file: the dozens that it would be take a phone longer. */
+const FILES: readonly { name: string; isRoot: (id: string, isEntry: boolean) => boolean }[] = [
+	// the styles of all screens together are less than a picture
+	{ name: 'first-screen', isRoot: (id, isEntry) => isEntry || id.endsWith('.css') },
+	{ name: 'try-it', isRoot: (id) => id.endsWith('/TryIt.svelte') },
+	{ name: 'plan', isRoot: (id) => id.endsWith('/PlanScreen.svelte') }
+];
+
+/** Each holds what can be reached from its root without being asked for later; what several need is in the first of them. */
+const groups = FILES.map(({ name, isRoot }, i) => ({
+	debugName: name,
+	priority: FILES.length - i,
+	name(id: string, graph: ModuleGraph): string | null {
+		const reached = new Set([id]);
+		for (const one of reached) {
+			const found = graph.getModuleInfo(one);
+			if (isRoot(one, found?.isEntry ?? false)) return name;
+			found?.importers.forEach((importer) => reached.add(importer));
+		}
+		return null;
 	}
-	return null;
-}
+}));
 
 /**
  * piexif-ts evaluates a string to learn whether there is a window, which no policy of ours allows. There is none
@@ -46,7 +58,7 @@ export default defineConfig({
 		rolldownOptions: {
 			// its components import all of it by one file; the looks of those that are not used would be worked out at every start
 			treeshake: { moduleSideEffects: (id) => !id.includes('/flowbite-svelte/dist/') },
-			output: { codeSplitting: { groups: [{ name: firstScreen }] } }
+			output: { codeSplitting: { groups } }
 		}
 	},
 	test: {
