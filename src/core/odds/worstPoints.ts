@@ -11,6 +11,9 @@ export class WorstPoints {
 	readonly #from: Uint32Array;
 	#disc: Float64Array;
 	#streak: Float64Array;
+	/** The most of each in every frame: most frames are sharp even for a target that had both. */
+	readonly #mostDisc: Float64Array;
+	readonly #mostStreak: Float64Array;
 
 	/** Of the frame that is being put together: where it begins, and where the next point goes. */
 	#start = 0;
@@ -23,6 +26,8 @@ export class WorstPoints {
 		this.#from = new Uint32Array(frames + 1);
 		this.#disc = new Float64Array(POINTS_A_FRAME * frames);
 		this.#streak = new Float64Array(POINTS_A_FRAME * frames);
+		this.#mostDisc = new Float64Array(frames);
+		this.#mostStreak = new Float64Array(frames);
 	}
 
 	/** Puts a point among those of the frame, unless one is worse, and drops those that it beats. */
@@ -61,6 +66,13 @@ export class WorstPoints {
 
 	/** The frame has all its points: the next one begins. */
 	close(): void {
+		let [disc, streak] = [0, 0];
+		for (let i = this.#start; i < this.#end; i++) {
+			disc = Math.max(disc, this.#disc[i] as number);
+			streak = Math.max(streak, this.#streak[i] as number);
+		}
+		this.#mostDisc[this.#frame] = disc;
+		this.#mostStreak[this.#frame] = streak;
 		this.#start = this.#end;
 		this.#winner = this.#end;
 		this.#from[++this.#frame] = this.#end;
@@ -78,6 +90,8 @@ export class WorstPoints {
 	areSharp(frame: number, fNumber: number, standsForS: number): boolean {
 		const wide = 1 / (fNumber * fNumber);
 		const long = standsForS * standsForS;
+		const most = (this.#mostDisc[frame] as number) * wide + this.mostStreak(frame) * long;
+		if (most <= 1) return true;
 		const end = this.#from[frame + 1] as number;
 		for (let i = this.#from[frame] as number; i < end; i++) {
 			if ((this.#disc[i] as number) * wide + (this.#streak[i] as number) * long > 1) return false;
@@ -87,11 +101,6 @@ export class WorstPoints {
 
 	/** The most that motion and shake add in a second at any target of a frame. */
 	mostStreak(frame: number): number {
-		let most = 0;
-		const end = this.#from[frame + 1] as number;
-		for (let i = this.#from[frame] as number; i < end; i++) {
-			most = Math.max(most, this.#streak[i] as number);
-		}
-		return most;
+		return this.#mostStreak[frame] as number;
 	}
 }

@@ -134,9 +134,16 @@ function drawHead(
 	};
 }
 
-function coloursOf({ id, build }: Person): DrawnHead['colours'] {
-	const { skin, hair, cloth } = lookOf(id, build).colours;
-	return { skin: hexOf(skin), hair: hexOf(hair), cloth: hexOf(cloth) };
+/** Somebody who stays looks the same at every move of another. */
+const knownColours = new WeakMap<Person, DrawnHead['colours']>();
+
+function coloursOf(person: Person): DrawnHead['colours'] {
+	const known = knownColours.get(person);
+	if (known) return known;
+	const { skin, hair, cloth } = lookOf(person.id, person.build).colours;
+	const colours = { skin: hexOf(skin), hair: hexOf(hair), cloth: hexOf(cloth) };
+	knownColours.set(person, colours);
+	return colours;
 }
 
 /** The face as a smaller ellipsoid set into the front of the skull. */
