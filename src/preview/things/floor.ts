@@ -35,50 +35,55 @@ in vec3 position;
 in vec2 place;
 ${LENS_GLSL}
 out vec2 vSlab;
-out float vAlong;
+#ifdef FLASH
 out vec3 vPoint;
+#endif
 void main() {
 	vSlab = place / ${SLABS_M.toFixed(1)};
-	vAlong = place.y;
+#ifdef FLASH
 	vPoint = position;
+#endif
 	gl_Position = throughLens(position);
 }
 `;
 
+/** Colours and patterns are roots of light, as they are kept: a root fewer for each pixel. */
 const FLOOR_FRAGMENT = /* glsl */ `
 precision highp float;
 in vec2 vSlab;
-in float vAlong;
-in vec3 vPoint;
 uniform sampler2D uSlabs;
 uniform vec3 uColour;
+#ifdef WATER
 uniform vec3 uWater;
-#ifdef HAZE
-uniform float uHazeM2;     // square of the distance at which half of it is gone
+uniform float uWaterFrom;  // along the depth, from below the camera, in squares of slabs
 #endif
-uniform float uWaterFromM; // along the depth, from below the camera
+#ifdef HAZE
+uniform float uHaze2;      // square of the distance at which half of it is gone, in squares of slabs
+#endif
+#ifdef FLASH
+in vec3 vPoint;
 uniform vec3 uLight;       // of the room, on level ground
 uniform vec3 uFlash;
 uniform vec3 uUp;
+#endif
 ${KEEP_GLSL}
 out vec4 colour;
 
 void main() {
-	float far2 = dot(vPoint, vPoint);
-	vec3 own = uColour * texture(uSlabs, vSlab).r;
+	vec3 root = uColour * texture(uSlabs, vSlab).r;
 #ifdef WATER
-	if (vAlong > uWaterFromM) own = uWater;
+	if (vSlab.y > uWaterFrom) root = uWater;
 #endif
-	vec3 light = uLight;
 #ifdef FLASH
-	light += uFlash * max(0.0, -dot(uUp, vPoint)) * inversesqrt(far2) / far2;
+	float far2 = dot(vPoint, vPoint);
+	root *= sqrt(uLight + uFlash * max(0.0, -dot(uUp, vPoint)) * inversesqrt(far2) / far2);
 #endif
 #ifdef HAZE
 	// what is far fades into the background: it covers less
-	float near = min(1.0, 1.09 * uHazeM2 / (uHazeM2 + far2));
-	colour = kept(own * light * near, near);
+	float near = min(1.0, 1.09 * uHaze2 / (uHaze2 + dot(vSlab, vSlab)));
+	colour = dithered(root * sqrt(near), near);
 #else
-	colour = kept(own * light, 1.0);
+	colour = dithered(root, 1.0);
 #endif
 }
 `;
@@ -86,7 +91,7 @@ void main() {
 /** Boards along the depth: how wide they are, and how long, m. */
 const BOARD_M = [0.18, 1.8] as const;
 
-/** How bright each place of a floor is, over twice the mean. */
+/** The root of how bright each place of a floor is, over twice the mean. */
 function floorTexture(floor: Surroundings['floor']): DataTexture {
 	const [sideX, sideY] = floor === 'slabs' ? SLAB_M : BOARD_M;
 	const jointM = floor === 'slabs' ? JOINT_M : JOINT_M / 2;
@@ -101,7 +106,8 @@ function floorTexture(floor: Surroundings['floor']): DataTexture {
 			const slab = Math.floor(x / sideX) % perRow;
 			const fromJoint = Math.min(fromJointY, x % sideX, sideX - (x % sideX));
 			const tone = 0.92 + 0.16 * ((((slab * 7 + course * 13) * 29) % 17) / 16);
-			data[row * SLABS_PX + column] = 127 * tone * (fromJoint < jointM ? 0.66 : 1);
+			const share = 0.5 * tone * (fromJoint < jointM ? 0.66 : 1);
+			data[row * SLABS_PX + column] = Math.round(255 * Math.sqrt(share));
 		}
 	}
 	const texture = new DataTexture(data, SLABS_PX, SLABS_PX, RedFormat, UnsignedByteType);
@@ -143,12 +149,16 @@ export function floorMesh(
 	const { floor, floorColour, waterM, wallM } = surroundingsOf(place);
 	const room = { ...lighting, flashAt1M: [0, 0, 0] as const };
 	const light = lightOn(room, ground.up, ground.origin, 0.85, 0);
+	const hasFlash = lighting.flashAt1M[0] > 0;
+	/** As a sample keeps a colour: in the light of the room, unless that is added to a flash's. */
+	const rootOf = (colour: readonly number[]) =>
+		colour.map((share, i) => Math.sqrt(0.5 * share * (hasFlash ? 1 : (light[i] as number))));
 	const material = new RawShaderMaterial({
 		glslVersion: GLSL3,
 		vertexShader: FLOOR_VERTEX,
 		fragmentShader: FLOOR_FRAGMENT,
 		defines: {
-			...(lighting.flashAt1M[0] > 0 && { FLASH: 1 }),
+			...(hasFlash && { FLASH: 1 }),
 			...(wallM === null && { HAZE: 1 }),
 			...(place && waterM !== null && { WATER: 1 })
 		},
@@ -157,10 +167,10 @@ export function floorMesh(
 			...uniforms,
 			uSlabs: { value: textureOf(floor) },
 			// the texture holds half of it
-			uColour: { value: floorColour.map((share) => 2 * share) },
-			uHazeM2: { value: HAZE_M ** 2 },
-			uWater: { value: WATER },
-			uWaterFromM: { value: place && waterM !== null ? place.lastM + waterM : FAR_M },
+			uColour: { value: rootOf(floorColour.map((share) => 2 * share)) },
+			uHaze2: { value: (HAZE_M / SLABS_M) ** 2 },
+			uWater: { value: rootOf(WATER) },
+			uWaterFrom: { value: (place && waterM !== null ? place.lastM + waterM : FAR_M) / SLABS_M },
 			uLight: { value: light },
 			uFlash: { value: lighting.flashAt1M },
 			uUp: { value: ground.up }
