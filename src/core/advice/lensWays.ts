@@ -16,15 +16,21 @@ import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect'
 
 export type BestFor = 'faces' | 'background' | 'light';
 
-export interface LensWay {
+/** A lens at a place from which it frames the shot as it is framed now. */
+export interface LensPlace {
 	readonly lens: Lens;
 	readonly focalMm: number;
 	/** The shot taken this way. */
 	readonly shot: Shot;
-	/** From the camera to the nearest face that counts, m. */
-	readonly distanceM: number;
 	/** How far the camera moves back from where it is, m; forward negative. */
 	readonly backM: number;
+	/** The place does not allow it. */
+	readonly isOutOfRoom: boolean;
+}
+
+export interface LensWay extends LensPlace {
+	/** From the camera to the nearest face that counts, m. */
+	readonly distanceM: number;
 	/** Exact; null when the lens cannot focus on anybody there. */
 	readonly fNumber: number | null;
 	readonly feasible: boolean;
@@ -38,8 +44,6 @@ export interface LensWay {
 	readonly exposure: Exposure | null;
 	/** Things that are in the frame now and would no longer be. */
 	readonly droppedIds: readonly string[];
-	/** The place does not allow it. */
-	readonly isOutOfRoom: boolean;
 	/** What it is the best way for. */
 	readonly bestFor: readonly BestFor[];
 }
@@ -49,14 +53,30 @@ const BACKGROUND_M = 10;
 
 /** Every way to take a shot with lenses of the kit, as it is framed now. */
 export function lensWays(study: Study, lenses: readonly Lens[]): LensWay[] {
-	const asked = { study, now: prospectOf(study) };
-	return withBest(
-		lenses.flatMap((lens) =>
-			focalsOf(lens, study.shot.camera.focalMm).flatMap(
-				(focalMm) => wayOf(asked, lens, focalMm) ?? []
-			)
-		)
+	const now = prospectOf(study);
+	return withBest(lensPlaces(study.shot, lenses).map((place) => wayFrom(place, study, now)));
+}
+
+/** Where each lens of the kit would have to be, without a look at what comes of it. */
+export const lensPlaces = (shot: Shot, lenses: readonly Lens[]): LensPlace[] =>
+	lenses.flatMap((lens) =>
+		focalsOf(lens, shot.camera.focalMm).flatMap((focalMm) => placeOf(shot, lens, focalMm) ?? [])
 	);
+
+function placeOf(shot: Shot, lens: Lens, focalMm: number): LensPlace | null {
+	const isSame = lens.name === shot.lens.name && focalMm === shot.camera.focalMm;
+	const camera = isSame ? shot.camera : sameFraming(shot, focalMm);
+	if (!camera) return null;
+	const pivot = pivotOf(shot);
+	const backM = groundDistanceM(camera, pivot) - groundDistanceM(shot.camera, pivot);
+	const clearM = shot.place?.clearBehindCameraM ?? Infinity;
+	return {
+		lens,
+		focalMm,
+		shot: shotWith(shot, lens, camera),
+		backM,
+		isOutOfRoom: backM > clearM + 1e-6
+	};
 }
 
 /** The shot with a lens at a place, its f-number left to the solver. */
@@ -66,32 +86,13 @@ function shotWith(shot: Shot, lens: Lens, camera: Camera): Shot {
 	return { ...shot, lens, camera, choices };
 }
 
-/** What the ways are ways for: the shot, and what comes of it now. */
-interface Asked {
-	readonly study: Study;
-	readonly now: Prospect | null;
-}
-
-function wayOf({ study, now }: Asked, lens: Lens, focalMm: number): LensWay | null {
-	const { shot } = study;
-	const isSame = lens.name === shot.lens.name && focalMm === shot.camera.focalMm;
-	const camera = isSame ? shot.camera : sameFraming(shot, focalMm);
-	if (!camera) return null;
-	const pivot = pivotOf(shot);
-	const backM = groundDistanceM(camera, pivot) - groundDistanceM(shot.camera, pivot);
-	const clearM = shot.place?.clearBehindCameraM ?? Infinity;
-	const changed = shotWith(shot, lens, camera);
-	const then = prospectWith(study, changed);
-	const base = {
-		lens,
-		focalMm,
-		shot: changed,
-		backM,
-		isOutOfRoom: backM > clearM + 1e-6,
-		bestFor: []
-	};
+/** What comes of a lens at its place. */
+function wayFrom(place: LensPlace, study: Study, now: Prospect | null): LensWay {
+	const { shot } = place;
+	const then = prospectWith(study, shot);
+	const base = { ...place, bestFor: [] };
 	if (!then) {
-		const distanceM = groundDistanceM(camera, pivot);
+		const distanceM = groundDistanceM(shot.camera, pivotOf(study.shot));
 		return {
 			...base,
 			distanceM,

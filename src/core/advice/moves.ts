@@ -10,7 +10,7 @@ import type { Lens, Person, Shot } from '../format/shot';
 import { widestFNumber } from '../optics/fNumber';
 import { failingPeople } from '../study/take';
 import { isZoom } from '../optics/zoom';
-import { lensWays } from './lensWays';
+import { lensPlaces } from './lensWays';
 import { doneOrNot, type Move } from './move';
 import type { Prospect } from './prospect';
 import { thingMoves } from './thingMoves';
@@ -142,10 +142,9 @@ function turned({ study: { shot }, take }: Prospect): Move[] {
 /** Engraved f-numbers lie this near to the exact ones. */
 const A_HAIR = 1.03;
 
-function otherLenses({ study }: Prospect, lenses: readonly Lens[]): Move[] {
-	const { shot } = study;
+function otherLenses({ study: { shot } }: Prospect, lenses: readonly Lens[]): Move[] {
 	const fixed = shot.choices.fNumberExact ?? Infinity;
-	return lensWays(study, lenses)
+	return lensPlaces(shot, lenses)
 		.filter(
 			({ isOutOfRoom, lens, focalMm }) =>
 				!isOutOfRoom &&

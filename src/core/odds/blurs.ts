@@ -29,64 +29,67 @@ export function blursOf(conditions: Conditions, happened: Happened): Blurs {
 	const frames = happened.imageMm.length;
 	const disc = new Float64Array(frames * count);
 	const streak = new Float64Array(frames * count);
-	const all = conditions.targets.map((_, i) => i);
-	eachBlur(conditions, happened, all, (frame, target, ownDisc, ownStreak) => {
-		disc[frame * count + target] = ownDisc;
-		streak[frame * count + target] = ownStreak;
-	});
+	const look = lookerAt(conditions, happened, conditions.targets);
+	for (let frame = 0; frame < frames; frame++) {
+		const [from, to] = [frame * count, (frame + 1) * count];
+		look(frame, disc.subarray(from, to), streak.subarray(from, to));
+	}
 	return { disc, streak };
 }
 
-/** Of the targets that decide, without keeping the others. */
+/** Of the targets that may decide, without keeping the others. */
 export function worstPointsOf(conditions: Conditions, happened: Happened): WorstPoints {
-	const worst = new WorstPoints(happened.imageMm.length);
+	const frames = happened.imageMm.length;
 	const order = worstFirst(conditions);
-	const last = order.at(-1);
-	eachBlur(conditions, happened, order, (_frame, target, disc, streak) => {
-		worst.add(disc, streak);
-		if (target === last) worst.close();
-	});
+	const worst = new WorstPoints(frames, order.length);
+	const disc = new Float64Array(order.length);
+	const streak = new Float64Array(order.length);
+	const look = lookerAt(conditions, happened, order);
+	for (let frame = 0; frame < frames; frame++) {
+		look(frame, disc, streak);
+		worst.take(frame, disc, streak);
+	}
 	return worst;
 }
 
 /** Targets by how far from the plane they are: the others are passed over soonest after those. */
-function worstFirst({ targets, planeM }: Conditions): readonly number[] {
-	const off = targets.map(({ depthM, allowedMm }) => Math.abs(1 / depthM - 1 / planeM) / allowedMm);
-	return targets.map((_, i) => i).sort((a, b) => (off[b] as number) - (off[a] as number));
+function worstFirst({ targets, planeM }: Conditions): Conditions['targets'] {
+	const off = ({ depthM, allowedMm }: Conditions['targets'][number]) =>
+		Math.abs(1 / depthM - 1 / planeM) / allowedMm;
+	return targets.toSorted((a, b) => off(b) - off(a));
 }
 
-/** Looks at targets in an order, frame by frame. */
-function eachBlur(
-	{ targets, people, focalMm, fieldBend, shakeMmPerS }: Conditions,
+/** What is called to look at targets in a frame, and puts down their defocus at f/1 and their streak in a second. */
+function lookerAt(
+	{ people, focalMm, fieldBend, shakeMmPerS }: Conditions,
 	{ imageMm: images, cameraM: forward, shake, personM, times }: Happened,
-	order: readonly number[],
-	look: (frame: number, target: number, disc: number, streak: number) => void
-): void {
+	targets: Conditions['targets']
+): (frame: number, disc: Float64Array, streak: Float64Array) => void {
 	const still = new Float64Array(images.length);
-	const all = order.map((index) => {
-		const { depthM, asideM, allowedMm, owner } = targets[index] as (typeof targets)[number];
-		return {
-			index,
-			depthM,
-			asideM,
-			perAllowed: 1 / (allowedMm * allowedMm),
-			away: personM[owner] ?? still,
-			times: times[owner] ?? still,
-			speed: people[owner]?.speedMmPerS ?? 0
-		};
-	});
-	for (let frame = 0; frame < images.length; frame++) {
-		const imageMm = images[frame] as number;
-		const planePerM = vergenceOfImage(focalMm, imageMm);
+	const all = targets.map(({ depthM, asideM, allowedMm, owner }) => ({
+		depthM,
+		asideM,
+		perAllowed: 1 / (allowedMm * allowedMm),
+		away: personM[owner] ?? still,
+		times: times[owner] ?? still,
+		speed: people[owner]?.speedMmPerS ?? 0
+	}));
+	return (frame, disc, streak) => {
+		const imageM = (images[frame] as number) / 1000;
+		const planePerM = vergenceOfImage(focalMm, images[frame] as number);
 		const cameraM = forward[frame] as number;
 		const shaken = (shakeMmPerS * (shake[frame] as number)) ** 2;
-		for (const one of all) {
+		for (let i = 0; i < all.length; i++) {
+			const one = all[i] as (typeof all)[number];
 			const perM = 1 / (one.depthM + (one.away[frame] as number) - cameraM);
-			const bend =
-				fieldBend === 0 ? 1 : bendFactor(fieldBend, 1 / Math.hypot(1, one.asideM * perM));
-			const width = (focalMm * imageMm * (perM - planePerM / bend)) / 1000;
-			const run = (one.speed * (one.times[frame] as number) * imageMm * perM) / 1000;
-			look(frame, one.index, width * width * one.perAllowed, (shaken + run * run) * one.perAllowed);
+			const surfacePerM =
+				fieldBend === 0
+					? planePerM
+					: planePerM / bendFactor(fieldBend, 1 / Math.hypot(1, one.asideM * perM));
+			const width = focalMm * imageM * (perM - surfacePerM);
+			const run = one.speed * (one.times[frame] as number) * imageM * perM;
+			disc[i] = width * width * one.perAllowed;
+			streak[i] = (shaken + run * run) * one.perAllowed;
 		}
-	}
+	};
 }

@@ -1,95 +1,76 @@
-/** Room for so many at first: of dozens few decide. */
-const POINTS_A_FRAME = 8;
+/** Room for so many in every frame at first: of dozens a few may decide. */
+const USUALLY_LEFT = 20;
 
 /**
- * The targets that decide whether a frame is sharp. A target with less defocus and less streak than
- * another fails at no f-number and no shutter at which the other does not: of dozens a few are left.
- * These are the maxima of a set of vectors (Kung, Luccio and Preparata, 1975, from memory).
+ * The targets that may decide whether a frame is sharp. A target with less defocus and less streak than
+ * another fails at no f-number and no shutter at which the other does not. Each is held against one
+ * other alone, the worst so far: some are left that decide nothing, but that is sooner done than
+ * finding those that do.
  */
 export class WorstPoints {
 	/** Where the points of each frame begin. */
 	readonly #from: Uint32Array;
 	#disc: Float64Array;
 	#streak: Float64Array;
-	/** The most of each in every frame: most frames are sharp even for a target that had both. */
+	/** The most of each in every frame. */
 	readonly #mostDisc: Float64Array;
 	readonly #mostStreak: Float64Array;
 
-	/** Of the frame that is being put together: where it begins, and where the next point goes. */
-	#start = 0;
-	#end = 0;
-	#frame = 0;
-	/** Which point beat another one last: likely the next one, too. */
-	#winner = 0;
-
-	constructor(frames: number) {
+	/** @param targets in each of the frames */
+	constructor(frames: number, targets: number) {
+		const room = frames * Math.min(targets, USUALLY_LEFT);
 		this.#from = new Uint32Array(frames + 1);
-		this.#disc = new Float64Array(POINTS_A_FRAME * frames);
-		this.#streak = new Float64Array(POINTS_A_FRAME * frames);
+		this.#disc = new Float64Array(room);
+		this.#streak = new Float64Array(room);
 		this.#mostDisc = new Float64Array(frames);
 		this.#mostStreak = new Float64Array(frames);
 	}
 
-	/** Puts a point among those of the frame, unless one is worse, and drops those that it beats. */
-	add(disc: number, streak: number): void {
-		const discs = this.#disc;
-		const streaks = this.#streak;
-		const last = this.#winner;
-		if (
-			last < this.#end &&
-			(discs[last] as number) >= disc &&
-			(streaks[last] as number) >= streak
-		) {
-			return;
-		}
-		let kept = this.#start;
-		for (let i = kept; i < this.#end; i++) {
-			const ownDisc = discs[i] as number;
-			const ownStreak = streaks[i] as number;
-			const isNoBetter = ownDisc >= disc;
-			const isNoSteadier = ownStreak >= streak;
-			if (isNoBetter && isNoSteadier) {
-				this.#winner = i;
-				return;
-			}
-			if (isNoBetter || isNoSteadier) {
-				discs[kept] = ownDisc;
-				streaks[kept] = ownStreak;
-				kept += 1;
+	/** Takes from the targets of a frame those that may decide; frames come one after the other. */
+	take(frame: number, discs: Float64Array, streaks: Float64Array): void {
+		let end = this.#from[frame] as number;
+		if (end + discs.length > this.#disc.length) this.#grow(discs.length);
+		const keptDiscs = this.#disc;
+		const keptStreaks = this.#streak;
+		let mostDisc = 0;
+		let mostStreak = 0;
+		let worstDisc = -1;
+		let worstStreak = -1;
+		for (let i = 0; i < discs.length; i++) {
+			const disc = discs[i] as number;
+			const streak = streaks[i] as number;
+			if (worstDisc >= disc && worstStreak >= streak) continue;
+			keptDiscs[end] = disc;
+			keptStreaks[end] = streak;
+			end += 1;
+			if (disc > mostDisc) mostDisc = disc;
+			if (streak > mostStreak) mostStreak = streak;
+			if (worstDisc < 0 || disc * streak > worstDisc * worstStreak) {
+				worstDisc = disc;
+				worstStreak = streak;
 			}
 		}
-		if (kept === discs.length) this.#grow();
-		this.#disc[kept] = disc;
-		this.#streak[kept] = streak;
-		this.#end = kept + 1;
+		this.#mostDisc[frame] = mostDisc;
+		this.#mostStreak[frame] = mostStreak;
+		this.#from[frame + 1] = end;
 	}
 
-	/** The frame has all its points: the next one begins. */
-	close(): void {
-		let [disc, streak] = [0, 0];
-		for (let i = this.#start; i < this.#end; i++) {
-			disc = Math.max(disc, this.#disc[i] as number);
-			streak = Math.max(streak, this.#streak[i] as number);
-		}
-		this.#mostDisc[this.#frame] = disc;
-		this.#mostStreak[this.#frame] = streak;
-		this.#start = this.#end;
-		this.#winner = this.#end;
-		this.#from[++this.#frame] = this.#end;
-	}
-
-	#grow(): void {
-		const [disc, streak] = [this.#disc, this.#streak];
-		this.#disc = new Float64Array(2 * disc.length);
-		this.#disc.set(disc);
-		this.#streak = new Float64Array(2 * streak.length);
-		this.#streak.set(streak);
+	/** Half as much room again, and some for one frame. */
+	#grow(targets: number): void {
+		const larger = (values: Float64Array) => {
+			const grown = new Float64Array(Math.ceil(1.5 * values.length) + targets);
+			grown.set(values);
+			return grown;
+		};
+		this.#disc = larger(this.#disc);
+		this.#streak = larger(this.#streak);
 	}
 
 	/** Whether every target of a frame is sharp. */
 	areSharp(frame: number, fNumber: number, standsForS: number): boolean {
 		const wide = 1 / (fNumber * fNumber);
 		const long = standsForS * standsForS;
+		// most frames are sharp even for a target that had the most of both
 		const most = (this.#mostDisc[frame] as number) * wide + this.mostStreak(frame) * long;
 		if (most <= 1) return true;
 		const end = this.#from[frame + 1] as number;
