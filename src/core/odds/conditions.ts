@@ -6,14 +6,11 @@ import { widestFNumber } from '../optics/fNumber';
 import { stabilisedStops } from '../light/shutterFloor';
 import { albumMm } from '../sharpness/tolerance';
 import type { Scene } from '../study/scene';
-import type { FocusTechnique } from '../study/technique';
+import type { Handling } from '../study/technique';
 import { isHuman } from '../tables/heads';
 import { biasMmOf, type Spreads } from '../tables/spreads';
 
 type Sensor = Body['sensor'];
-
-/** How a focus is reached, as far as frames depend on it. */
-export type Handling = Pick<FocusTechnique, 'technique' | 'mode' | 'isSensitive' | 'reframeErrorM'>;
 
 /** What the frames of a focus depend on, as flat arrays. */
 export interface Conditions {

@@ -20,7 +20,7 @@ export class Draws {
 	readonly #normals: Float64Array;
 	readonly #known = new Map<number, Float64Array>();
 	readonly #speeds = new Map<string, Float64Array>();
-	readonly #shut = new Map<string, Uint8Array>();
+	readonly #happening = new Map<string, Uint8Array>();
 
 	constructor(seed: number, frames: number) {
 		this.#seed = seed;
@@ -34,9 +34,14 @@ export class Draws {
 		return this.#stream(OF_FRAME.indexOf(of), this.#normals);
 	}
 
-	/** Evenly from 0 to 1. */
-	wrong(): Float64Array {
-		return this.#stream(OF_FRAME.indexOf('wrong'), this.#parts);
+	/**
+	 * The frames in which the camera takes something else than was meant: 1 there, else 0.
+	 *
+	 * @param chance that it does in one frame
+	 */
+	wrong(chance: number): Uint8Array {
+		const of = () => this.#stream(OF_FRAME.indexOf('wrong'), this.#parts);
+		return this.#happens(`wrong ${chance}`, chance, of);
 	}
 
 	/** Of Rayleigh's distribution with scale 1. */
@@ -74,11 +79,14 @@ export class Draws {
 	 * @param chance that they are in one frame
 	 */
 	shut(index: number, chance: number): Uint8Array {
-		const key = `${index} ${chance}`;
-		const known = this.#shut.get(key);
+		return this.#happens(`${index} ${chance}`, chance, () => this.ofPerson(index, 'lids'));
+	}
+
+	#happens(key: string, chance: number, partsOf: () => Float64Array): Uint8Array {
+		const known = this.#happening.get(key);
 		if (known) return known;
-		const made = Uint8Array.from(this.ofPerson(index, 'lids'), (part) => (part < chance ? 1 : 0));
-		this.#shut.set(key, made);
+		const made = Uint8Array.from(partsOf(), (part) => (part < chance ? 1 : 0));
+		this.#happening.set(key, made);
 		return made;
 	}
 

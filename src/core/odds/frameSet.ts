@@ -29,7 +29,7 @@ export class FrameSet {
 		const { people, wrongChance } = conditions;
 		this.conditions = conditions;
 		this.draws = draws;
-		this.#isWrong = Uint8Array.from(draws.wrong(), (part) => (part < wrongChance ? 1 : 0));
+		this.#isWrong = draws.wrong(wrongChance);
 		this.#happened = {
 			cameraM: this.#sway(),
 			imageMm: this.#focusing(),

@@ -1,7 +1,7 @@
 import type { Candidate, Take } from '../study/candidate';
-import { techniqueOf } from '../study/technique';
+import { handlingOf, type Handling } from '../study/technique';
 import type { Spreads } from '../tables/spreads';
-import { conditionsOf, type Handling } from './conditions';
+import { conditionsOf } from './conditions';
 import type { Draws } from './draws';
 import { FrameSet } from './frameSet';
 
@@ -23,8 +23,8 @@ export class FrameSets {
 	of(take: Take, mode?: Handling['mode']): FrameSet {
 		const planned = mode ? undefined : this.#planned.get(take);
 		if (planned) return planned;
-		const technique = techniqueOf(take, null);
-		const frames = this.#handled(take, mode ? { ...technique, mode } : technique);
+		const handling = handlingOf(take);
+		const frames = this.#handled(take, mode ? { ...handling, mode } : handling);
 		if (!mode) this.#planned.set(take, frames);
 		return frames;
 	}

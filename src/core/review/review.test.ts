@@ -11,7 +11,7 @@ import { expectedShare } from './expected';
 import { fewestFrames } from './fewestFrames';
 import { learn } from './learn';
 import type { SetOfShot } from './setOfShot';
-import { techniqueOf } from '../study/technique';
+import { handlingOf } from '../study/technique';
 import { biasOf, focusingSpread, swayTimes, type FocusError } from './focusErrors';
 import { rayleighScale } from '../numeric/rayleigh';
 import { matched } from './people';
@@ -210,7 +210,7 @@ describe('learning', () => {
 				vantage: AS_PLANNED
 			}));
 			const set = { people: [{ isPointed: false }], frames } as never;
-			return { shot, set, take, handling: techniqueOf(take, null) };
+			return { shot, set, take, handling: handlingOf(take) };
 		};
 		const real = learn([taken(false, 12)]);
 		expect(real).toMatchObject([{ key: 'blinksPerMinute', frames: 12 }]);

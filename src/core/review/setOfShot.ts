@@ -1,5 +1,5 @@
 import type { Shot } from '../format/shot';
-import type { Handling } from '../odds/conditions';
+import type { Handling } from '../study/technique';
 import type { Take } from '../study/candidate';
 import type { ReviewedSet } from './reviewSet';
 

@@ -26,43 +26,59 @@ interface WayToFocus {
 	readonly holds: boolean;
 }
 
-export interface FocusTechnique {
-	/** Null when no focus point reaches, or there is no spot to put one on. */
-	readonly point: FocusPoint | null;
+/** How a focus is reached, as far as frames depend on it. */
+export interface Handling {
 	readonly isSensitive: boolean;
 	readonly technique: Focus['technique'];
 	/** What reframing by the wrists would leave, m. */
 	readonly reframeErrorM: number;
+	/** Continuous focusing where the point stays on the eye and anyone moves, else single. */
+	readonly mode: 'single' | 'continuous';
+}
+
+export interface FocusTechnique extends Handling {
+	/** Null when no focus point reaches, or there is no spot to put one on. */
+	readonly point: FocusPoint | null;
 	readonly ways: readonly WayToFocus[];
 	/** Width of a focus box at the spot's depth, mm in the scene. */
 	readonly boxMm: number;
-	/** Continuous focusing where the point stays on the eye and anyone moves, else single. */
-	readonly mode: 'single' | 'continuous';
 }
 
 /** Works out how a take is focused. Without the free plane leaning onto it is no way. */
 export function techniqueOf(take: Take, free: FreePlane | null): FocusTechnique {
 	const { scene, candidate } = take;
-	const { shot } = scene;
-	const { focusGrid } = shot.body;
-	const { orientation } = shot.camera;
-	const { imageDistanceMm } = candidate.focus;
-	const isSpot = hasSpot(candidate);
-	const place = framePoint(scene.pose, candidate.seen, imageDistanceMm);
-	const point = isSpot ? pointFor(focusGrid, orientation, place) : null;
-	const ways = waysToFocus(take, free, point);
-	const frameMm = (scene.pose.widthMm * candidate.seen.depthM * 1000) / imageDistanceMm;
-	const box = boxOf(focusGrid, orientation, point ?? { column: 0, row: 0 });
-	const technique = chosen(shot, candidate, ways, point);
+	const { focusGrid } = scene.shot.body;
+	const point = pointOf(take);
+	const frameMm =
+		(scene.pose.widthMm * candidate.seen.depthM * 1000) / candidate.focus.imageDistanceMm;
+	const box = boxOf(focusGrid, scene.shot.camera.orientation, point ?? { column: 0, row: 0 });
 	return {
+		...handlingOf(take),
 		point,
-		isSensitive: point !== null && isSensitive(focusGrid, point),
+		ways: waysToFocus(take, free, point),
+		boxMm: box.width * frameMm
+	};
+}
+
+/** The way that is taken, without what the others would leave: asked for at every f-number. */
+export function handlingOf(take: Take): Handling {
+	const { scene, candidate } = take;
+	const { shot } = scene;
+	const point = pointOf(take);
+	const technique = chosen(take, point);
+	return {
+		isSensitive: point !== null && isSensitive(shot.body.focusGrid, point),
 		technique,
-		reframeErrorM: isSpot ? reframeErrorM(candidate.seen, SWING_M.wrists) : 0,
-		ways,
-		boxMm: box.width * frameMm,
+		reframeErrorM: hasSpot(candidate) ? reframeErrorM(candidate.seen, SWING_M.wrists) : 0,
 		mode: technique === 'move-point' && anyoneMoves(scene) ? 'continuous' : 'single'
 	};
+}
+
+function pointOf({ scene, candidate }: Take): FocusPoint | null {
+	if (!hasSpot(candidate)) return null;
+	const { body, camera } = scene.shot;
+	const place = framePoint(scene.pose, candidate.seen, candidate.focus.imageDistanceMm);
+	return pointFor(body.focusGrid, camera.orientation, place);
 }
 
 /** Nobody leans farther and stands, m. */
@@ -76,27 +92,21 @@ const hasSpot = ({ kind, personId, thingId }: Candidate): boolean =>
  * The way taken: the one the user prefers if it holds, else the point, else reframing, else by hand.
  * A depth in empty air can only be reached by hand.
  */
-function chosen(
-	{ choices }: Shot,
-	{ kind, leanM }: Candidate,
-	ways: readonly WayToFocus[],
-	point: FocusPoint | null
-): Focus['technique'] {
-	const canReframe = ways.some(({ way, holds }) => way === 'reframe-wrists' && holds);
+function chosen(take: Take, point: FocusPoint | null): Focus['technique'] {
+	const { choices } = take.scene.shot;
+	const { kind, leanM } = take.candidate;
+	const canReframe = () => kind !== 'depth' && reframed(take, 'reframe-wrists').holds;
 	const preferred = choices.technique;
 	const isByHand = choices.focusBy === 'hand-magnified' || choices.focusBy === 'hand-finder';
 	if (isByHand || preferred === 'manual') return 'manual';
 	if (kind === 'plane') return leanM !== null && Math.abs(leanM) <= MOST_LEAN_M ? 'lean' : 'manual';
-	if (preferred === 'reframe' && canReframe) return 'reframe';
+	if (preferred === 'reframe' && canReframe()) return 'reframe';
 	if (point) return 'move-point';
-	return canReframe ? 'reframe' : 'manual';
+	return canReframe() ? 'reframe' : 'manual';
 }
 
 function waysToFocus(take: Take, free: FreePlane | null, point: FocusPoint | null): WayToFocus[] {
-	const { scene, candidate, fNumber } = take;
-	const { seen } = candidate;
 	const own = worstRatio(take);
-	const limit = Math.max(1, own) * (1 + 1e-9);
 	const exactly = (way: FocusWay): WayToFocus => ({
 		way,
 		errorM: 0,
@@ -104,30 +114,36 @@ function waysToFocus(take: Take, free: FreePlane | null, point: FocusPoint | nul
 		worstRatio: own,
 		holds: true
 	});
-	const at = (way: FocusWay, wayPlaneM: number, errorM: number): WayToFocus => {
-		const focus = focusAt(scene.optic, wayPlaneM);
-		const worst = worstWideOpen(scene, focus) / fNumber;
-		return {
-			way,
-			errorM,
-			ratio: defocusAt(focus, fNumber, seen) / scene.toleranceMm,
-			worstRatio: worst,
-			holds: worst <= limit
-		};
-	};
-	const reframed = (way: FocusWay, swingM: number) => {
-		const errorM = reframeErrorM(seen, swingM);
-		return at(way, seen.depthM + errorM, errorM);
-	};
-	if (candidate.kind === 'depth') return [exactly('manual')];
-	if (candidate.kind === 'plane') return [exactly('lean'), exactly('manual')];
+	const { kind } = take.candidate;
+	if (kind === 'depth') return [exactly('manual')];
+	if (kind === 'plane') return [exactly('lean'), exactly('manual')];
 	return [
 		...(point ? [exactly('move-point')] : []),
-		reframed('reframe-wrists', SWING_M.wrists),
-		reframed('reframe-body', SWING_M.body),
-		...(free ? [at('lean', free.depthM, free.leanM)] : []),
+		reframed(take, 'reframe-wrists'),
+		reframed(take, 'reframe-body'),
+		...(free ? [withPlaneAt(take, 'lean', free.depthM, free.leanM)] : []),
 		exactly('manual')
 	];
+}
+
+/** Locked with the middle point, then turned. */
+function reframed(take: Take, way: 'reframe-wrists' | 'reframe-body'): WayToFocus {
+	const { seen } = take.candidate;
+	const errorM = reframeErrorM(seen, way === 'reframe-wrists' ? SWING_M.wrists : SWING_M.body);
+	return withPlaneAt(take, way, seen.depthM + errorM, errorM);
+}
+
+function withPlaneAt(take: Take, way: FocusWay, planeM: number, errorM: number): WayToFocus {
+	const { scene, candidate, fNumber } = take;
+	const focus = focusAt(scene.optic, planeM);
+	const worst = worstWideOpen(scene, focus) / fNumber;
+	return {
+		way,
+		errorM,
+		ratio: defocusAt(focus, fNumber, candidate.seen) / scene.toleranceMm,
+		worstRatio: worst,
+		holds: worst <= Math.max(1, worstRatio(take)) * (1 + 1e-9)
+	};
 }
 
 /** Whether anyone moves of whom something must be sharp. */

@@ -3,7 +3,7 @@
 	import { expectedShare } from '$core/review/expected';
 	import { learn, type Learned } from '$core/review/learn';
 	import type { SetOfShot } from '$core/review/setOfShot';
-	import { techniqueOf } from '$core/study/technique';
+	import { handlingOf } from '$core/study/technique';
 	import { biasMmOf } from '$core/tables/spreads';
 	import { causesWords, learnedWords, outcomeWords } from '$words/review';
 	import type { Solution } from '$core/study/plan';
@@ -48,7 +48,7 @@
 				const [set, solution] = [view.sets.get(id), solutions[id]];
 				if (!shot || !set || !solution?.take) return [];
 				const { take } = solution;
-				return [{ shot, set, take, handling: techniqueOf(take, null) }];
+				return [{ shot, set, take, handling: handlingOf(take) }];
 			})
 		)
 	);
