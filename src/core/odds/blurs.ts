@@ -29,7 +29,7 @@ export function blursOf(conditions: Conditions, happened: Happened): Blurs {
 	const frames = happened.imageMm.length;
 	const disc = new Float64Array(frames * count);
 	const streak = new Float64Array(frames * count);
-	const look = lookerAt(conditions, happened, conditions.targets);
+	const look = lookingAt(conditions, happened, conditions.targets);
 	for (let frame = 0; frame < frames; frame++) {
 		const [from, to] = [frame * count, (frame + 1) * count];
 		look(frame, disc.subarray(from, to), streak.subarray(from, to));
@@ -44,10 +44,10 @@ export function worstPointsOf(conditions: Conditions, happened: Happened): Worst
 	const worst = new WorstPoints(frames, order.length);
 	const disc = new Float64Array(order.length);
 	const streak = new Float64Array(order.length);
-	const look = lookerAt(conditions, happened, order);
+	const look = lookingAt(conditions, happened, order);
 	for (let frame = 0; frame < frames; frame++) {
 		look(frame, disc, streak);
-		worst.take(frame, disc, streak);
+		worst.keep(frame, disc, streak);
 	}
 	return worst;
 }
@@ -60,7 +60,7 @@ function worstFirst({ targets, planeM }: Conditions): Conditions['targets'] {
 }
 
 /** What is called to look at targets in a frame, and puts down their defocus at f/1 and their streak in a second. */
-function lookerAt(
+function lookingAt(
 	{ people, focalMm, fieldBend, shakeMmPerS }: Conditions,
 	{ imageMm: images, cameraM: forward, shake, personM, times }: Happened,
 	targets: Conditions['targets']

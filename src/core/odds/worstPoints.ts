@@ -26,8 +26,8 @@ export class WorstPoints {
 		this.#mostStreak = new Float64Array(frames);
 	}
 
-	/** Takes from the targets of a frame those that may decide; frames come one after the other. */
-	take(frame: number, discs: Float64Array, streaks: Float64Array): void {
+	/** Keeps those targets of a frame that may decide; frames come one after the other. */
+	keep(frame: number, discs: Float64Array, streaks: Float64Array): void {
 		let end = this.#from[frame] as number;
 		if (end + discs.length > this.#disc.length) this.#grow(discs.length);
 		const keptDiscs = this.#disc;

@@ -1,6 +1,5 @@
 import type { Candidate, Take } from './candidate';
 import type { Focus, FreePlane } from '../format/plan';
-import type { Shot } from '../format/shot';
 import { defocusAt } from '../optics/blur';
 import { focusAt } from '../optics/focus';
 import { framePoint } from '../geometry/camera';
