@@ -52,7 +52,7 @@ export function techniqueOf(take: Take, free: FreePlane | null): FocusTechnique 
 		(scene.pose.widthMm * candidate.seen.depthM * 1000) / candidate.focus.imageDistanceMm;
 	const box = boxOf(focusGrid, scene.shot.camera.orientation, point ?? { column: 0, row: 0 });
 	return {
-		...handlingOf(take),
+		...handledFrom(take, point),
 		point,
 		ways: waysToFocus(take, free, point),
 		boxMm: box.width * frameMm
@@ -60,10 +60,11 @@ export function techniqueOf(take: Take, free: FreePlane | null): FocusTechnique 
 }
 
 /** The way that is taken, without what the others would leave: asked for at every f-number. */
-export function handlingOf(take: Take): Handling {
+export const handlingOf = (take: Take): Handling => handledFrom(take, pointOf(take));
+
+function handledFrom(take: Take, point: FocusPoint | null): Handling {
 	const { scene, candidate } = take;
 	const { shot } = scene;
-	const point = pointOf(take);
 	const technique = chosen(take, point);
 	return {
 		isSensitive: point !== null && isSensitive(shot.body.focusGrid, point),

@@ -137,6 +137,13 @@
 		padding: 0.2rem 0.8rem 0.2rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
+	td:last-child {
+		padding-right: 0;
+	}
+	.knob,
+	.now {
+		white-space: nowrap;
+	}
 	[scope='rowgroup'],
 	.now {
 		color: var(--ink-2);
