@@ -6,7 +6,7 @@ import { pivotOf } from '../arrange/standpoint';
 import type { Lens, Shot } from '../format/shot';
 import { readShot } from '../format/shotFile';
 import { subtract } from '../geometry/vector';
-import { shotFrom, standpointAt } from './standing';
+import { bestStandpoint, shotFrom, standpointAt } from './standing';
 
 const kit: readonly Lens[] = Object.values(LENSES);
 
@@ -60,5 +60,42 @@ describe('standing at a place', () => {
 		expect(behind({ x: 3, z: z + 0.1 })).toBe(true);
 		expect(behind({ x: 3, z: z - 3 })).toBe(false);
 		expect(behind({ x: 0, z: z - 8 })).toBe(false);
+	});
+
+	it('offers no place farther back than there is room', () => {
+		const cramped: Shot = { ...shot, place: { clearBehindCameraM: 1 } };
+		const isPossible = (z: number) =>
+			standpointAt(study(cramped), kit, null, { x: 0, z }).isPossible;
+		expect(isPossible(-0.9)).toBe(true);
+		expect(isPossible(-1.1)).toBe(false);
+		expect(standpointAt(study(shot), kit, null, { x: 0, z: -1.1 }).isPossible).toBe(true);
+	});
+});
+
+describe('the best place to stand', () => {
+	const place = (x: number, needed: number, other = {}) => ({
+		...{ x, z: 0, needed, focalMm: 50, lensName: 'a lens', isPossible: true, losesSomeone: false },
+		...other
+	});
+	const here = { x: 0, z: 0 };
+
+	it('is the shortest way to within a rung of the least that is needed', () => {
+		const points = [place(20, 2.8), place(2, 3), place(1, 4)];
+		expect(bestStandpoint(points, here, 5.6)).toBe(points[1]);
+	});
+
+	it('is none where it gains less than a rung: nobody walks for that', () => {
+		expect(bestStandpoint([place(8, 2.84)], here, 3.04)).toBeNull();
+		expect(bestStandpoint([place(8, 2.8)], here, 2.8 * 2 ** (1 / 6))).not.toBeNull();
+		expect(bestStandpoint([], here, 4)).toBeNull();
+	});
+
+	it('is none that cannot be had, or from where somebody is not seen', () => {
+		const points = [
+			place(1, 2, { isPossible: false }),
+			place(1, 2, { losesSomeone: true }),
+			{ ...place(1, 2), needed: null }
+		];
+		expect(bestStandpoint(points, here, 5.6)).toBeNull();
 	});
 });

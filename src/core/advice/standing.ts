@@ -5,6 +5,7 @@ import type { Study } from '../study/study';
 import { closedUp } from '../arrange/regroup';
 import { pivotOf, standingAt } from '../arrange/standpoint';
 import { norm, subtract, type Vec3 } from '../geometry/vector';
+import { stopsBetween } from '../optics/fNumber';
 import { lensFor } from './lensWays';
 import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect';
 
@@ -19,7 +20,7 @@ export interface Standpoint {
 	readonly focalMm: number;
 	/** Name of the lens of the kit that could; null when none reaches that focal length. */
 	readonly lensName: string | null;
-	/** Whether that lens has such an f-number. */
+	/** Whether that lens has such an f-number, and there is room behind the camera to stand here. */
 	readonly isPossible: boolean;
 	/** Fewer people are seen from here than from where the camera is, or they have their backs to it. */
 	readonly losesSomeone: boolean;
@@ -69,9 +70,18 @@ export function standpointAt(
 		needed: then.study.needed,
 		focalMm,
 		lensName: lens?.name ?? null,
-		isPossible: lens !== null && then.study.needed <= lens.smallestFNumber,
+		isPossible: lens !== null && then.study.needed <= lens.smallestFNumber && hasRoom(shot, place),
 		losesSomeone: now !== null && seenPeople(then) < seenPeople(now)
 	};
+}
+
+/** Whether one can go there: no farther from the people than the room behind the camera, where it is known. */
+function hasRoom(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): boolean {
+	const pivot = pivotOf(shot);
+	const { position } = shot.camera;
+	const backM =
+		Math.hypot(x - pivot.x, z - pivot.z) - Math.hypot(position.x - pivot.x, position.z - pivot.z);
+	return backM <= (shot.place?.clearBehindCameraM ?? Infinity);
 }
 
 /** Beyond the people as the camera sees them now: whoever looks at it from there has turned round, and the back row is the front one. */
@@ -89,6 +99,33 @@ function cameraAt(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): Camera | null {
 	const away = (from: Vec3) => norm(subtract(from, pivot));
 	const focalMm = (shot.camera.focalMm * away(position)) / away(shot.camera.position);
 	return { ...standingAt(shot.camera, pivot, position), focalMm };
+}
+
+/** Nobody walks for less, stops: a rung. */
+const WORTH_WALKING_STOPS = 1 / 3 - 1e-9;
+
+/**
+ * Where to go: of the places that need within a rung of the least, the one with the shortest way. Farther away, framed
+ * alike, always needs a little less, and nobody walks twenty metres for it.
+ *
+ * @param needed what is needed where the camera is
+ * @returns null where it is as good as anywhere
+ */
+export function bestStandpoint(
+	points: readonly Standpoint[],
+	{ x, z }: Pick<Vec3, 'x' | 'z'>,
+	needed: number
+): Standpoint | null {
+	const open = points.flatMap((one) =>
+		one.isPossible && !one.losesSomeone && one.needed !== null ? [{ one, needed: one.needed }] : []
+	);
+	const least = Math.min(...open.map((place) => place.needed));
+	if (!(stopsBetween(least, needed) >= WORTH_WALKING_STOPS)) return null;
+	const wayM = (one: Standpoint) => Math.hypot(one.x - x, one.z - z);
+	return open
+		.filter((place) => stopsBetween(least, place.needed) < WORTH_WALKING_STOPS)
+		.map(({ one }) => one)
+		.reduce((a, b) => (wayM(b) < wayM(a) ? b : a));
 }
 
 /**

@@ -2,6 +2,7 @@
 	import { distance } from '$words/numbers';
 	import { fellWords, vantageWords } from '$words/review';
 	import { settings } from '../shared/settings.svelte';
+	import { namesBeside } from './besideMarks';
 	import type { ReviewView } from './review.svelte';
 
 	/** A small stage from above: everybody at their depth, the plane that explains what was measured, and the plan's. */
@@ -43,6 +44,13 @@
 				((Math.min(depthM, range.high) - range.low) / (range.high - range.low)) *
 					(widthPx - LEFT - 12)
 			: 0;
+	/** Everybody as they are drawn, whoever is looked at first: their name has a place before all others. */
+	const marks = $derived(
+		people
+			.toSorted((a, b) => Number(b.i === view.whom) - Number(a.i === view.whom))
+			.map((one) => ({ ...one, x: at(one.depthM), y: 16 + one.x * (heightPx - 56) }))
+	);
+	const names = $derived(namesBeside(marks, { widthPx, heightPx: heightPx - 18 }));
 	const TONES = {
 		sharp: 'var(--sharp)',
 		marginal: 'var(--marginal)',
@@ -94,20 +102,18 @@
 						stroke-dasharray="5 4"
 					/>
 				{/if}
-				{#each people as one (one.i)}
+				{#each marks as { i, x, y, state, name }, k (i)}
+					{@const beside = names[k]}
 					<circle
-						cx={at(one.depthM)}
-						cy={16 + one.x * (heightPx - 56)}
-						r={one.i === view.whom ? 7 : 5}
-						fill={one.state ? TONES[one.state] : 'none'}
+						cx={x}
+						cy={y}
+						r={i === view.whom ? 7 : 5}
+						fill={state ? TONES[state] : 'none'}
 						stroke="var(--ink)"
 					/>
-					{#if people.length <= 8}
-						<text
-							x={at(one.depthM)}
-							y={16 + one.x * (heightPx - 56) - 9}
-							text-anchor="middle"
-							fill="var(--ink)">{one.name}</text
+					{#if beside}
+						<text x={beside.x} y={beside.y} text-anchor={beside.anchor} fill="var(--ink)"
+							>{name}</text
 						>
 					{/if}
 				{/each}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
-	import { shotFrom, type Standpoint } from '$core/advice/standing';
+	import { bestStandpoint, shotFrom, type Standpoint } from '$core/advice/standing';
 	import { advicePort } from '../../../workers/ports';
 	import { Asking } from '../../shared/asking.svelte';
 	import AskedInVain from '../../shared/AskedInVain.svelte';
@@ -29,18 +29,16 @@
 	const units = $derived(settings.units);
 	const CELL_PX = 46;
 	/** The floor in sight, in half metres, so that a small pan asks nothing new. */
-	const area = $derived.by(() => {
+	const down = (value: number) => Math.floor(value * 2) / 2;
+	const up = (value: number) => Math.ceil(value * 2) / 2;
+	const corners = $derived.by(() => {
 		const at = shot.camera.position;
-		const [a, b] = [toWorld(view, 0, 0, at), toWorld(view, view.widthPx, view.heightPx, at)];
-		const down = (value: number) => Math.floor(value * 2) / 2;
-		const up = (value: number) => Math.ceil(value * 2) / 2;
-		return {
-			left: down(Math.min(a.x, b.x)),
-			right: up(Math.max(a.x, b.x)),
-			near: down(Math.min(a.z, b.z)),
-			far: up(Math.max(a.z, b.z))
-		};
+		return [toWorld(view, 0, 0, at), toWorld(view, view.widthPx, view.heightPx, at)] as const;
 	});
+	const left = $derived(down(Math.min(corners[0].x, corners[1].x)));
+	const right = $derived(up(Math.max(corners[0].x, corners[1].x)));
+	const near = $derived(down(Math.min(corners[0].z, corners[1].z)));
+	const far = $derived(up(Math.max(corners[0].z, corners[1].z)));
 	const cells = $derived(
 		Math.min(400, Math.max(24, Math.round((view.widthPx * view.heightPx) / CELL_PX ** 2)))
 	);
@@ -48,7 +46,7 @@
 		shot,
 		spreads: plan.spreads,
 		lenses: plan.lenses,
-		area: { ...area },
+		area: { left, right, near, far },
 		cells
 	});
 	const REST_MS = 120;
@@ -72,29 +70,29 @@
 		});
 	});
 
+	/** So wide is the strip along the stage's edge that the ruler is written on, px. */
+	const RULER_PX = { side: 48, below: 32 };
+	/** What would stand on the ruler is not written. */
+	const isOnRuler = (x: number, y: number) =>
+		view.isTall ? x < RULER_PX.side : y > view.heightPx - RULER_PX.below;
 	/** Strong where a wide opening is enough, faint where it takes a small one. */
 	function strength({ needed }: Standpoint): number {
 		if (needed === null) return 0;
 		return Math.min(0.62, Math.max(0.06, 0.62 - 0.08 * stopsBetween(1.4, needed)));
 	}
 	const isOpen = (one: Standpoint) => one.isPossible && !one.losesSomeone;
-	const best = $derived(
-		floor?.points
-			.filter(isOpen)
-			.toSorted((a, b) => (a.needed ?? Infinity) - (b.needed ?? Infinity))[0]
-	);
+	/** An arrow shows where to go, if anywhere is better. */
+	const now = $derived(plan.solution?.study.needed ?? Infinity);
+	const best = $derived(floor && bestStandpoint(floor.points, shot.camera.position, now));
 	const bestAwayM = $derived(
 		best && Math.hypot(best.x - shot.camera.position.x, best.z - shot.camera.position.z)
 	);
-
-	/** An arrow to the best place, where it is another than this one. */
-	const WORTH_WALKING_M = 0.3;
-	const arrow = $derived.by(() => {
-		if (!best || (bestAwayM ?? 0) < WORTH_WALKING_M) return null;
-		const from = toPx(view, shot.camera.position);
-		const to = toPx(view, { x: best.x, y: 0, z: best.z });
-		return { from, to };
-	});
+	const arrow = $derived(
+		best && {
+			from: toPx(view, shot.camera.position),
+			to: toPx(view, { x: best.x, y: 0, z: best.z })
+		}
+	);
 
 	const ladder = $derived(plan.solution?.plan.ladder ?? []);
 	let wanted = $state('');
@@ -104,10 +102,11 @@
 	 * The legend never becomes lower by what it says: with the size of the stage changes what is in sight, and all of that
 	 * would be asked anew, without end.
 	 */
-	let legendPx = $state(0);
+	let legend = $state<readonly ResizeObserverSize[]>([]);
 	let mostLegendPx = $state(0);
 	$effect(() => {
-		if (legendPx > mostLegendPx) mostLegendPx = legendPx;
+		const heightPx = legend[0]?.blockSize ?? 0;
+		if (heightPx > mostLegendPx) mostLegendPx = heightPx;
 	});
 	const wish = $derived(ladder.find(({ fNumber }) => String(fNumber) === wanted) ?? ladder[0]);
 	const hasRows = $derived((plan.solution?.study.scene.rows.length ?? 0) > 1);
@@ -144,7 +143,7 @@
 	{#each tiles as { point, x, y, width, height } (`${point.x} ${point.z}`)}
 		{#if isOpen(point)}
 			<rect {x} {y} {width} {height} fill="rgb(var(--zone) / {strength(point)})" />
-			{#if width > 26}
+			{#if width > 26 && !isOnRuler(x + width / 2, y + height / 2)}
 				<text x={x + width / 2} y={y + height / 2 + (width > 36 ? -1 : 4)}
 					>{engraved(point.needed ?? 0)}</text
 				>
@@ -169,24 +168,30 @@
 		/>
 	{/if}
 </svg>
-<div class="legend" bind:offsetHeight={legendPx} style:min-height="{mostLegendPx}px">
+<div class="legend" bind:borderBoxSize={legend} style:min-height="{mostLegendPx}px">
 	<AskedInVain {asked} what="where to stand" />
 	<p role="status">
 		{#if isOutOfReach}
 			No lens of the kit frames them alike from there.
 		{:else if !floor}Trying the camera everywhere…
-		{:else if best?.needed != null}
+		{:else if !floor.points.some(isOpen)}
+			No place in sight does it with the lenses of the kit.
+		{:else}
 			{isNarrow
 				? 'Tap where to stand; not where it is hatched.'
-				: 'Tap where to stand, framed alike. Hatched: no lens, or faces hidden.'}
-		{:else}
-			No place in sight does it with the lenses of the kit.
+				: 'Tap where to stand, framed alike. Hatched: no lens, no room, or faces hidden.'}
 		{/if}
 	</p>
-	<!-- its place is kept while there is no arrow, as far as it can be -->
-	<button class="knob" class:none={!arrow} type="button" onclick={() => best && standAt(best)}
-		>Go to the arrow: {fStop(engraved(best?.needed ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
-	>
+	{#if best}
+		<button class="knob" type="button" onclick={() => standAt(best)}
+			>Go to the arrow: {fStop(engraved(best.needed ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
+		>
+	{:else}
+		<!-- its place is kept while nothing is known -->
+		<p class="as-good" class:none={!floor?.points.some(isOpen)}>
+			As good here as anywhere in sight.
+		</p>
+	{/if}
 	{#if hasRows && isNarrow}
 		<button
 			class="knob"
@@ -248,6 +253,9 @@
 		gap: 0.2rem 1rem;
 		justify-content: space-between;
 		font-size: 0.8125rem;
+	}
+	.as-good {
+		padding-block: 0.4rem;
 	}
 	.none {
 		visibility: hidden;
