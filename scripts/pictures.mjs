@@ -9,17 +9,28 @@ const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
 const toCard = async (page) => {
-	await page.getByRole('navigation').getByRole('button', { name: 'Card' }).click();
+	await toPlace(page, 'Card');
 	await page.getByText(/frames to be/).waitFor();
 };
 const toUnplanned = async (page) => {
-	await page.getByRole('navigation').getByRole('button', { name: 'Card' }).click();
+	await toPlace(page, 'Card');
 	await page.getByRole('button', { name: 'Unplanned', exact: true }).click();
 	for (const text of ['24–70 mm f/2.8', 'full length', 'two rows']) {
 		await page.locator('label', { hasText: text }).first().click();
 	}
 	await page.getByRole('button', { name: /Keep it as a shot/ }).waitFor();
 };
+
+/** Takes so many practice frames of the open shot. */
+async function shoot(page, frames) {
+	await page.getByRole('button', { name: 'shoot it' }).click();
+	const sheet = page.getByRole('dialog');
+	await sheet.getByLabel('frames').fill(String(frames));
+	await sheet.getByRole('button', { name: 'Shoot it', exact: true }).click();
+	await sheet.getByText(`${frames} of ${frames} frames`).waitFor({ timeout: 120_000 });
+	return sheet;
+}
+const toPlace = (page, name) => page.getByRole('navigation').getByRole('button', { name }).click();
 
 /** Instead of a shot: nothing is kept yet. */
 const FIRST = Symbol('the first visit');
@@ -73,11 +84,7 @@ const PICTURES = [
 		'day',
 		/Two families/,
 		async (page) => {
-			await page.getByRole('button', { name: 'shoot it' }).click();
-			const sheet = page.getByRole('dialog');
-			await sheet.getByLabel('frames').fill('1');
-			await sheet.getByRole('button', { name: 'Shoot it', exact: true }).click();
-			await sheet.getByText('1 of 1 frames').waitFor({ timeout: 120_000 });
+			const sheet = await shoot(page, 1);
 			await sheet.getByRole('button', { name: 'Stage from this frame…' }).click();
 			await page.getByText(/faces found/).waitFor({ timeout: 60_000 });
 		}
@@ -108,7 +115,7 @@ const PICTURES = [
 		'day',
 		/The couple/,
 		async (page) => {
-			await page.getByRole('navigation').getByRole('button', { name: 'Bench' }).click();
+			await toPlace(page, 'Bench');
 			await page.getByRole('button', { name: 'Choose a lens' }).click();
 			for (const lens of ['50 mm f/1.4', '85 mm f/1.4', '135 mm f/1.8']) {
 				await page.getByRole('button', { name: `shortlist ${lens}`, exact: true }).click();
@@ -118,13 +125,38 @@ const PICTURES = [
 	],
 	['setup-light', DESK, 'day', /An elder/, (page) => inSetup(page, /^light/)],
 	[
+		'review',
+		DESK,
+		'day',
+		/The couple/,
+		async (page) => {
+			for (const next of [true, false]) {
+				const sheet = await shoot(page, 4);
+				await sheet.getByRole('button', { name: 'Judge them in Review' }).click();
+				await page.getByText('4 · ').first().waitFor({ timeout: 60_000 });
+				if (!next) continue;
+				await toPlace(page, 'Plan');
+				await page.getByRole('button', { name: 'Next shot' }).click();
+			}
+			await page.getByRole('group', { name: 'Measuring' }).waitFor({ state: 'hidden' });
+			await page.evaluate(() => document.activeElement?.blur());
+			// two frames are kept, the third is looked at
+			for (const key of ['k', 'ArrowRight', 'k', 'ArrowRight']) await page.keyboard.press(key);
+			await page.waitForFunction(() =>
+				[...document.querySelectorAll('.piece canvas')].every(
+					(one) =>
+						one.getContext('2d').getImageData(one.width / 2, one.height / 2, 1, 1).data[3] > 0
+				)
+			);
+		}
+	],
+	[
 		'plan-where',
 		DESK,
 		'day',
-		/Two families/,
+		/The toast/,
 		async (page) => {
 			await page.getByRole('button', { name: 'where to stand' }).click();
-			for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Zoom out' }).click();
 			await page.getByRole('button', { name: /^Go to the arrow/ }).waitFor();
 		}
 	],

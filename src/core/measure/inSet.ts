@@ -131,23 +131,43 @@ export function blurInSet({ spread, order }: SpreadInSet): BlurInSet {
 /** Which frame is the sharper one shows in both eyes: so much of the order is the others' (measured on practice frames). */
 const OTHERS_SAY = 0.3;
 
+/** How far a spread is drawn out, and along which line: a vector at twice the line's angle. */
+interface Swing {
+	readonly level: number;
+	readonly slanted: number;
+}
+const STILL: Swing = { level: 0, slanted: 0 };
+
 /**
- * The same of things that move together, the eyes of a face: each with its own disc, all with the streak that they
+ * What the eyes of a face have in common of it, and so what moved: of one, its own; of two their mean, whole where they
+ * agree, none where one has none or they lie half a right angle apart. Small eyes have few edges, and each shows some
+ * streak by chance.
+ */
+function inCommon(swings: readonly Swing[]): Swing {
+	const [a = STILL, b = a] = swings;
+	const both = Math.hypot(a.level, a.slanted) + Math.hypot(b.level, b.slanted);
+	if (both === 0) return STILL;
+	const agreement = Math.max(0, (4 * (a.level * b.level + a.slanted * b.slanted)) / both ** 2);
+	return {
+		level: (agreement * (a.level + b.level)) / 2,
+		slanted: (agreement * (a.slanted + b.slanted)) / 2
+	};
+}
+
+/**
+ * The same of the two eyes of a face, which move together: each with its own disc, both with the streak that they
  * have in common. What only one of them shows is no streak.
  */
-export function blursTogether(all: readonly (SpreadInSet | null)[]): (BlurInSet | null)[] {
+export function blursTogether(
+	all: readonly [SpreadInSet | null, SpreadInSet | null]
+): (BlurInSet | null)[] {
 	const known = all.filter((one) => one !== null);
-	const common = known.reduce(
-		(sum, { spread: { xx, yy, xy } }) => ({
-			level: sum.level + (xx - yy) / 2 / known.length,
-			slanted: sum.slanted + xy / known.length
-		}),
-		{ level: 0, slanted: 0 }
+	const { level, slanted } = inCommon(
+		known.map(({ spread: { xx, yy, xy } }) => ({ level: (xx - yy) / 2, slanted: xy }))
 	);
 	return all.map((one) => {
 		if (!one) return null;
 		const square = meanSquare(one.spread);
-		const { level, slanted } = common;
 		const spread = { xx: square + level, yy: square - level, xy: slanted };
 		const others = known.filter((other) => other !== one);
 		const theirs = others.reduce((sum, { order }) => sum + order / others.length, 0);

@@ -206,6 +206,15 @@ describe('a spread', () => {
 		expect(blurInSet(long).streakPx).toBeGreaterThan(4);
 		expect(blursTogether([long, turned]).map((one) => one?.streakPx)).toEqual([0, 0]);
 		expect(blursTogether([long, long])[0]?.streakPx).toBeGreaterThan(4);
+		const round = { spread: { xx: 4, yy: 4, xy: 0 }, order: 0 };
+		expect(blursTogether([long, round]).map((one) => one?.streakPx)).toEqual([0, 0]);
+		// not quite as far, nor quite the same way: measured a little wrongly
+		const like = { spread: { xx: 30, yy: 6, xy: 4 }, order: 0 };
+		const [mine, theirs] = blursTogether([long, like]).map((one) => one?.streakPx ?? 0);
+		expect(mine).toBeCloseTo(theirs ?? NaN);
+		expect((mine ?? 0) / blurInSet(long).streakPx).toBeGreaterThan(0.8);
+		// of a profile there is one eye
+		expect(blursTogether([long, null])[0]?.streakPx).toBe(blurInSet(long).streakPx);
 	});
 });
 
