@@ -1,8 +1,9 @@
 /**
  * How what came home is judged, on rolls of practice frames that nothing was tuned on; beside it the usual measures of
- * sharpness on the same frames; and how fast, in the app. Frames are kept in `--into` and drawn once.
+ * sharpness on the same frames; and how fast, in the app. Frames are kept in `--into` and drawn once; `--px=2400` has them
+ * made smaller, so that the eyes of groups are small.
  *
- *     npm run bench:review -- --rolls=30 --frames=6 --into=practice/rolls
+ *     npm run bench:review -- --rolls=30 --frames=6 --px=6000 --into=practice/rolls
  */
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -16,11 +17,13 @@ const { values } = parseArgs({
 	options: {
 		rolls: { type: 'string', default: '30' },
 		frames: { type: 'string', default: '6' },
+		px: { type: 'string', default: '6000' },
 		into: { type: 'string', default: 'practice/rolls' },
 		first: { type: 'string', default: '1001' }
 	}
 });
 const FRAMES = Number(values.frames);
+const MOST_PX = Number(values.px);
 
 installPackages();
 const browser = await chromium.launch({
@@ -38,9 +41,9 @@ const call = (name, ...given) =>
 
 /** Draws a roll unless it was drawn before. */
 async function folderOf(seed) {
-	const folder = join(values.into, String(seed));
+	const folder = join(values.into, String(MOST_PX), String(seed));
 	if (existsSync(join(folder, 'truth.json'))) return folder;
-	const { files, truth } = await call('roll', seed, FRAMES);
+	const { files, truth } = await call('roll', seed, FRAMES, MOST_PX);
 	mkdirSync(folder, { recursive: true });
 	for (const { name, base64 } of files)
 		writeFileSync(join(folder, name), Buffer.from(base64, 'base64'));

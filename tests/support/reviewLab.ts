@@ -58,9 +58,9 @@ function showsFaces({ faces, widthPx, heightPx }: FrameTruth): (tile: Tile) => b
 
 export const reviewLab = {
 	/** The files of a roll, in base 64, and what is true of them. */
-	async roll(seed: number, count: number) {
+	async roll(seed: number, count: number, mostPx?: number) {
 		studio ??= new Studio(new OffscreenCanvas(1, 1));
-		const order = randomRoll(seed, count);
+		const order = randomRoll(seed, count, mostPx);
 		const truth = truthOf([order]);
 		const files: { name: string; base64: string }[] = [];
 		for (const [i, frame] of framesOf(order).entries()) {

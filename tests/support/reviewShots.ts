@@ -15,8 +15,11 @@ const ISO_STEPS = 18;
 const MOST_EYES_PX = 110;
 const FULL_PX = 6000;
 
-/** A roll by its number: one person, two, or a group; any aperture, ISO and shutter a photographer may use. */
-export function randomRoll(seed: number, frames: number): RollOrder {
+/**
+ * A roll by its number: one person, two, or a group; any aperture, ISO and shutter a photographer may use.
+ * @param mostPx along the long side
+ */
+export function randomRoll(seed: number, frames: number, mostPx = FULL_PX): RollOrder {
 	const random = new Random(seed * 15_485_863 + 101);
 	const between = (low: number, high: number) => low + (high - low) * random.uniform();
 	const kind = seed % 3;
@@ -41,7 +44,7 @@ export function randomRoll(seed: number, frames: number): RollOrder {
 		frames,
 		seed,
 		spreads: ASSUMED,
-		longSidePx: Math.round(FULL_PX * Math.min(1, MOST_EYES_PX / eyesPx)),
+		longSidePx: Math.min(mostPx, Math.round((FULL_PX * MOST_EYES_PX) / eyesPx)),
 		localMs: Date.UTC(2026, 4, 1, 15, 30),
 		offsetMinutes: 120,
 		firstNumber: 1

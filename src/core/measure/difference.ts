@@ -68,15 +68,30 @@ function weigh(first: Spectrum, second: Spectrum): void {
 	}
 }
 
-/** The spread that makes the power fall so at the frequencies below one, and a constant; null where too few places tell. */
+/**
+ * The spread that makes the power fall so at the frequencies below one, beside a change of contrast; null where too few
+ * places tell.
+ */
 function fitBelow(most: number): number[] | null {
-	const sum = new EquationSum(4);
-	PLACES.forEach(({ f, terms }, i) => {
-		const weight = weights[i] as number;
-		if (weight > 0 && f < most) sum.add(terms, falls[i] as number, weight);
-	});
-	return sum.count >= LEAST_PLACES ? sum.solved() : null;
+	const summed = (count: 3 | 4, contrast: number): EquationSum => {
+		const sum = new EquationSum(count);
+		PLACES.forEach(({ f, terms }, i) => {
+			const weight = weights[i] as number;
+			if (weight > 0 && f < most) sum.add(terms, (falls[i] as number) - contrast, weight);
+		});
+		return sum;
+	};
+	const free = summed(4, 0);
+	if (free.count < LEAST_PLACES) return null;
+	const fit = free.solved();
+	const contrast = fit?.[3] ?? 0;
+	if (Math.abs(contrast) <= MOST_CONTRAST) return fit;
+	return summed(3, Math.sign(contrast) * MOST_CONTRAST).solved();
 }
 
 /** A disc's diameter is four of its spreads along one axis. */
 const DISC_OVER_VARIANCE = 16;
+/** Light changes the contrast of what is looked at by so many times at most: what leaves less of it is blur. */
+const MOST_CONTRAST_TIMES = 4;
+const MOST_CONTRAST =
+	(DISC_OVER_VARIANCE * Math.log(MOST_CONTRAST_TIMES ** 2)) / (2 * Math.PI) ** 2;

@@ -127,6 +127,15 @@ describe('the difference of two frames of the same thing', () => {
 		expect(difference(spectrum, { ...spectrum, scale: 2 }, 1)).toBeNull();
 	});
 
+	it('is large where next to nothing but a grain is left, fine as that is', () => {
+		const [sharp, grain] = [texture(1), texture(2)];
+		const light = smoothed(sharp.light, SIDE, 12).map(
+			(v, i) => v + 0.02 * (grain.light[i] as number)
+		);
+		const fall = difference(there(spectrumOf(sharp)), there(spectrumOf({ ...sharp, light })), 1.2);
+		expect(meanSquare(there(fall))).toBeGreaterThan(10 ** 2);
+	});
+
 	it('orders the frames of a set, noise or none', () => {
 		const random = new Random(9);
 		const sharp = texture(5);

@@ -14,7 +14,7 @@ export class EquationSum {
 	readonly #matrix: number[][];
 	readonly #right: number[];
 
-	/** @param terms how many terms each equation has */
+	/** @param terms how many terms of each equation count, from the first */
 	constructor(terms: number) {
 		this.#matrix = Array.from({ length: terms }, () => new Array<number>(terms).fill(0));
 		this.#right = new Array<number>(terms).fill(0);
