@@ -36,6 +36,8 @@ const SMALL_PX = 1.2;
 /** What is left of either way of measuring, px and as a share (measured on practice frames). */
 const SIGMA_PX = 0.4;
 const SIGMA_SHARE = 0.15;
+/** Small eyes have few edges, and some that are no lashes: px for eyes that lie one apart (measured on practice frames). */
+const SIGMA_OF_SMALL = 24;
 
 const NONE: Spread = { xx: 0, yy: 0, xy: 0 };
 const plus = (a: Spread, b: Spread): Spread => ({
@@ -122,10 +124,14 @@ const between = (a: Spread, b: Spread): Spread => {
 
 const told = (spread: Spread, order: number): SpreadInSet => ({ spread, order });
 
-/** Disc and streak of what was measured. */
-export function blurInSet({ spread, order }: SpreadInSet): BlurInSet {
+/**
+ * Disc and streak of what was measured.
+ * @param eyesPx how far the eyes of the face lie apart
+ */
+export function blurInSet({ spread, order }: SpreadInSet, eyesPx: number): BlurInSet {
 	const share = SIGMA_SHARE * Math.sqrt(Math.max(0, meanSquare(spread)));
-	return { ...blurOf(spread), sigmaPx: Math.hypot(SIGMA_PX, share), order };
+	const sigmaPx = Math.hypot(Math.max(SIGMA_PX, SIGMA_OF_SMALL / eyesPx), share);
+	return { ...blurOf(spread), sigmaPx, order };
 }
 
 /** Which frame is the sharper one shows in both eyes: so much of the order is the others' (measured on practice frames). */
@@ -159,7 +165,8 @@ function inCommon(swings: readonly Swing[]): Swing {
  * have in common. What only one of them shows is no streak.
  */
 export function blursTogether(
-	all: readonly [SpreadInSet | null, SpreadInSet | null]
+	all: readonly [SpreadInSet | null, SpreadInSet | null],
+	eyesPx: number
 ): (BlurInSet | null)[] {
 	const known = all.filter((one) => one !== null);
 	const { level, slanted } = inCommon(
@@ -172,6 +179,6 @@ export function blursTogether(
 		const others = known.filter((other) => other !== one);
 		const theirs = others.reduce((sum, { order }) => sum + order / others.length, 0);
 		const order = others.length > 0 ? one.order + OTHERS_SAY * (theirs - one.order) : one.order;
-		return blurInSet({ spread, order });
+		return blurInSet({ spread, order }, eyesPx);
 	});
 }

@@ -14,6 +14,8 @@ import { spectrumOf } from './spectrum';
 import { blurOf, blurPx, meanSquare, spreadAlong, type Spread } from './spread';
 
 const SIDE = 96;
+/** Eyes of a face that is seen well lie so far apart. */
+const EYES_PX = 100;
 const OVER = 8;
 
 /** A slanted bright block on dark ground behind a disc and a pixel, each counted in points of an eighth of a pixel. */
@@ -212,18 +214,27 @@ describe('a spread', () => {
 	it('of one eye alone is no streak of both', () => {
 		const long = { spread: { xx: 40, yy: 4, xy: 0 }, order: 0 };
 		const turned = { spread: { xx: 4, yy: 40, xy: 0 }, order: 0 };
-		expect(blurInSet(long).streakPx).toBeGreaterThan(4);
-		expect(blursTogether([long, turned]).map((one) => one?.streakPx)).toEqual([0, 0]);
-		expect(blursTogether([long, long])[0]?.streakPx).toBeGreaterThan(4);
+		expect(blurInSet(long, EYES_PX).streakPx).toBeGreaterThan(4);
+		expect(blursTogether([long, turned], EYES_PX).map((one) => one?.streakPx)).toEqual([0, 0]);
+		expect(blursTogether([long, long], EYES_PX)[0]?.streakPx).toBeGreaterThan(4);
 		const round = { spread: { xx: 4, yy: 4, xy: 0 }, order: 0 };
-		expect(blursTogether([long, round]).map((one) => one?.streakPx)).toEqual([0, 0]);
+		expect(blursTogether([long, round], EYES_PX).map((one) => one?.streakPx)).toEqual([0, 0]);
 		// not quite as far, nor quite the same way: measured a little wrongly
 		const like = { spread: { xx: 30, yy: 6, xy: 4 }, order: 0 };
-		const [mine, theirs] = blursTogether([long, like]).map((one) => one?.streakPx ?? 0);
+		const [mine, theirs] = blursTogether([long, like], EYES_PX).map((one) => one?.streakPx ?? 0);
 		expect(mine).toBeCloseTo(theirs ?? NaN);
-		expect((mine ?? 0) / blurInSet(long).streakPx).toBeGreaterThan(0.8);
+		expect((mine ?? 0) / blurInSet(long, EYES_PX).streakPx).toBeGreaterThan(0.8);
 		// of a profile there is one eye
-		expect(blursTogether([long, null])[0]?.streakPx).toBe(blurInSet(long).streakPx);
+		expect(blursTogether([long, null], EYES_PX)[0]?.streakPx).toBe(
+			blurInSet(long, EYES_PX).streakPx
+		);
+	});
+
+	it('of a small eye is less sure, so that the rest of the frame has more of a say', () => {
+		const sigmaPx = (eyesPx: number) =>
+			blurInSet({ spread: { xx: 1, yy: 1, xy: 0 }, order: 0 }, eyesPx).sigmaPx;
+		expect(sigmaPx(100)).toBe(sigmaPx(200));
+		expect(sigmaPx(20)).toBeGreaterThan(2 * sigmaPx(100));
 	});
 });
 

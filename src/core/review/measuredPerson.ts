@@ -72,12 +72,12 @@ export function measuredPerson(
 	const [left, right, nose, hair] = [inSet('left'), inSet('right'), inSet('nose'), inSet('hair')];
 	const measured: (MeasuredPerson | null)[] = faces.map(() => null);
 	present.forEach(({ face, i }, k) => {
-		const [leftEye, rightEye] = blursTogether([left[k] ?? null, right[k] ?? null]);
+		const [leftEye, rightEye] = blursTogether([left[k] ?? null, right[k] ?? null], face.eyesPx);
 		const blurs: Blurs = {
 			left: leftEye ?? null,
 			right: rightEye ?? null,
-			nose: blurOr(nose[k]),
-			hair: blurOr(hair[k])
+			nose: blurOr(nose[k], face.eyesPx),
+			hair: blurOr(hair[k], face.eyesPx)
 		};
 		const { lens, vantage } = taken[i] ?? UNKNOWN;
 		const head = lens && seenHead(face, lens.focalPx, asked?.build ?? 'adult');
@@ -95,8 +95,8 @@ export function measuredPerson(
 	return measured;
 }
 
-const blurOr = (one: SpreadInSet | null | undefined): BlurInSet | null =>
-	one ? blurInSet(one) : null;
+const blurOr = (one: SpreadInSet | null | undefined, eyesPx: number): BlurInSet | null =>
+	one ? blurInSet(one, eyesPx) : null;
 
 /** Eyes whose depth is known. */
 export const pointsOf = (people: readonly (MeasuredPerson | null)[]): BlurAt[] =>

@@ -24,9 +24,11 @@ describe('frames without a plan', () => {
 		expect(frames[0]?.isGood).toBe(state === 'sharp');
 	});
 
-	it('are allowed a pixel and a half however small they were made', () => {
-		const { frames } = judge(frame('a', [face({ x: 300, eyes: [1.4, 1.4] })], 1200));
-		expect(frames[0]?.isGood).toBe(true);
+	it('are allowed two pixels however small they were made', () => {
+		const judged = (px: number) =>
+			judge(frame('a', [face({ x: 300, eyes: [px, px] })], 1200)).frames[0];
+		expect(judged(1.9)?.isGood).toBe(true);
+		expect(judged(2.1)?.isGood).toBe(false);
 	});
 
 	it('go by the nearer eye: the right one where the face turns to the right', () => {

@@ -13,8 +13,8 @@ const TOLERATED_PX = 1.5;
 const longPx = ({ widthPx, heightPx }: Pick<MeasuredFrame, 'widthPx' | 'heightPx'>): number =>
 	Math.max(widthPx, heightPx);
 
-/** Less blur than its own pixels make cannot be asked of a picture that was made smaller, px. */
-const LEAST_TOLERATED_PX = 1.5;
+/** Less blur than its own pixels make cannot be asked of a picture that was made smaller, nor told in it, px. */
+const LEAST_TOLERATED_PX = 2;
 
 /** The largest blur that still counts as sharp, px: by the plan's own standard, or on a whole screen. */
 export function tolerancePx(frame: MeasuredFrame, shot: Shot | null): number {
