@@ -130,15 +130,18 @@ const PICTURES = [
 		'day',
 		/The couple/,
 		async (page) => {
-			for (const next of [true, false]) {
+			for (const before of [0, 1]) {
+				if (before > 0) {
+					await toPlace(page, 'Plan');
+					await page.getByRole('button', { name: 'next shot' }).click();
+				}
 				const sheet = await shoot(page, 4);
 				await sheet.getByRole('button', { name: 'Judge them in Review' }).click();
-				await page.getByText('4 · ').first().waitFor({ timeout: 60_000 });
-				if (!next) continue;
-				await toPlace(page, 'Plan');
-				await page.getByRole('button', { name: 'Next shot' }).click();
+				const all = page.getByText(/^4 · \d good$/).nth(before);
+				await all.waitFor({ timeout: 60_000 });
 			}
-			await page.getByRole('group', { name: 'Measuring' }).waitFor({ state: 'hidden' });
+			await page.getByRole('button', { name: /^Two families/ }).click();
+			await page.locator('.strip', { hasText: '…' }).waitFor({ state: 'hidden' });
 			await page.evaluate(() => document.activeElement?.blur());
 			// two frames are kept, the third is looked at
 			for (const key of ['k', 'ArrowRight', 'k', 'ArrowRight']) await page.keyboard.press(key);

@@ -13,7 +13,7 @@
 
 <section class="eyes" aria-label="The same eye side by side">
 	<div class="head">
-		<h3><bdi>{partOf(view.set?.people[view.whom], side)}</bdi>, 100 %</h3>
+		<h3><bdi>{partOf(view.set?.people[view.whom], side) || 'Side by side'}</bdi>, 100 %</h3>
 		<span class="knobs">
 			<button
 				class="knob"
