@@ -1,19 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { SIDE_PX, texture } from '$tests/support/patches';
 import { there } from '$tests/support/there';
 import { transformSquare } from '../numeric/fourier';
 import { Random } from '../numeric/random';
-import { difference } from './difference';
 import { edgeSpread } from './edgeSpread';
-import { blurInSet, blursTogether, spreadsInSet } from './inSet';
+import { blurInSet, blursTogether } from './inSet';
 import { bestLike } from './likeness';
 import { noiseSigma } from './noise';
 import type { Patch } from './patch';
-import { smoothed } from './smooth';
-import { spectrumOf } from './spectrum';
 import { blurOf, blurPx, meanSquare, spreadAlong, type Spread } from './spread';
 
-const SIDE = 96;
 /** Eyes of a face that is seen well lie so far apart. */
 const EYES_PX = 100;
 const OVER = 8;
@@ -37,18 +34,18 @@ function block(discPx: number, streakPx = 0, noise = 0, seed = 1): Patch {
 		const along = streakPx * (((i * 0.6180339887) % 1) - 0.5);
 		offsets.push({ x: radius * Math.cos(angle) + along, y: radius * Math.sin(angle) });
 	}
-	const light = new Float32Array(SIDE * SIDE);
-	for (let y = 0; y < SIDE; y++) {
-		for (let x = 0; x < SIDE; x++) {
+	const light = new Float32Array(SIDE_PX * SIDE_PX);
+	for (let y = 0; y < SIDE_PX; y++) {
+		for (let x = 0; x < SIDE_PX; x++) {
 			let sum = 0;
 			offsets.forEach((off, i) => {
 				const [px, py] = [((i % OVER) + 0.5) / OVER - 0.5, ((i * 5 + 3) % OVER) / OVER - 0.44];
-				sum += inside(x - SIDE / 2 + px + off.x, y - SIDE / 2 + py + off.y);
+				sum += inside(x - SIDE_PX / 2 + px + off.x, y - SIDE_PX / 2 + py + off.y);
 			});
-			light[y * SIDE + x] = sum / offsets.length + noise * random.normal();
+			light[y * SIDE_PX + x] = sum / offsets.length + noise * random.normal();
 		}
 	}
-	return { sidePx: SIDE, scale: 1, light };
+	return { sidePx: SIDE_PX, scale: 1, light };
 }
 
 /** What lines are taken for is measured on faces; a block has steps alone, whose blur is told a little too large. */
@@ -81,92 +78,17 @@ describe('the spread of an edge', () => {
 
 	it('is not told of plain noise', () => {
 		const random = new Random(4);
-		const light = Float32Array.from({ length: SIDE * SIDE }, () => 0.4 + 0.02 * random.normal());
-		expect(edgeSpread({ sidePx: SIDE, scale: 1, light })).toBeNull();
+		const light = Float32Array.from(
+			{ length: SIDE_PX * SIDE_PX },
+			() => 0.4 + 0.02 * random.normal()
+		);
+		expect(edgeSpread({ sidePx: SIDE_PX, scale: 1, light })).toBeNull();
 	});
 });
 
 describe('noise', () => {
 	it.each([0.005, 0.02, 0.05])('is measured beside edges: %d', (sigma) => {
 		expect(noiseSigma(block(3, 0, sigma))).toBeCloseTo(sigma, 2);
-	});
-});
-
-/** Something with all finenesses, as faces have. */
-function texture(seed: number): Patch {
-	const random = new Random(seed);
-	const light = new Float32Array(SIDE * SIDE);
-	for (const [sigma, weight] of [
-		[0.6, 0.5],
-		[1.5, 1],
-		[4, 3]
-	] as const) {
-		const layer = smoothed(
-			Float32Array.from({ length: SIDE * SIDE }, () => random.normal()),
-			SIDE,
-			sigma
-		);
-		layer.forEach((value, i) => (light[i] = (light[i] ?? 0) + 0.1 * weight * value));
-	}
-	return { sidePx: SIDE, scale: 1, light: light.map((value) => 0.5 + value) };
-}
-
-describe('the difference of two frames of the same thing', () => {
-	// of a Gaussian with the spread s the disc of the same spread is 4 s: exact, whatever is blurred
-	it.each([0.8, 1.2, 1.8])('is the Gaussian that one was blurred by: %d px', (sigma) => {
-		const sharp = texture(3);
-		const soft = { ...sharp, light: smoothed(sharp.light, SIDE, sigma) };
-		const told = there(difference(there(spectrumOf(sharp)), there(spectrumOf(soft)), 1.2));
-		const ratio = Math.sqrt(meanSquare(told)) / (4 * sigma);
-		expect(ratio).toBeGreaterThan(0.9);
-		expect(ratio).toBeLessThan(1.1);
-		const back = there(difference(there(spectrumOf(soft)), there(spectrumOf(sharp)), 1.2));
-		expect(meanSquare(back)).toBeLessThan(0);
-	});
-
-	it('is none between scales', () => {
-		const spectrum = there(spectrumOf(texture(1)));
-		expect(difference(spectrum, { ...spectrum, scale: 2 }, 1)).toBeNull();
-	});
-
-	it('is large where next to nothing but a grain is left, fine as that is', () => {
-		const [sharp, grain] = [texture(1), texture(2)];
-		const light = smoothed(sharp.light, SIDE, 12).map(
-			(v, i) => v + 0.02 * (grain.light[i] as number)
-		);
-		const fall = difference(there(spectrumOf(sharp)), there(spectrumOf({ ...sharp, light })), 1.2);
-		expect(meanSquare(there(fall))).toBeGreaterThan(10 ** 2);
-	});
-
-	it('orders the frames of a set, noise or none', () => {
-		const random = new Random(9);
-		const sharp = texture(5);
-		const frames = [1.2, 0.4, 2, 0.8].map((sigma) => {
-			const light = smoothed(sharp.light, SIDE, sigma).map((v) => v + 0.002 * random.normal());
-			const patch = { ...sharp, light };
-			return { edges: edgeSpread(patch), spectrum: spectrumOf(patch) };
-		});
-		const orders = spreadsInSet(frames).map((one) => one?.order ?? NaN);
-		const ranked = [0, 1, 2, 3].sort((a, b) => (orders[a] as number) - (orders[b] as number));
-		expect(ranked).toEqual([1, 3, 0, 2]);
-	});
-
-	it('orders a long series, though not every frame is compared with every other', () => {
-		const random = new Random(10);
-		const sharp = texture(6);
-		const sigmas = Array.from({ length: 40 }, (_, i) => [1.2, 0.4, 2, 0.8][i % 4] as number);
-		const frames = sigmas.map((sigma) => {
-			const light = smoothed(sharp.light, SIDE, sigma).map((v) => v + 0.002 * random.normal());
-			const patch = { ...sharp, light };
-			return { edges: edgeSpread(patch), spectrum: spectrumOf(patch) };
-		});
-		// and copies of them: nothing tells one from the other
-		const orders = spreadsInSet([...frames, ...frames]).map((one) => one?.order ?? NaN);
-		const ranked = [...sigmas, ...sigmas]
-			.map((sigma, i) => ({ sigma, order: orders[i] as number }))
-			.sort((a, b) => a.order - b.order)
-			.map(({ sigma }) => sigma);
-		expect(ranked).toEqual([...sigmas, ...sigmas].sort((a, b) => a - b));
 	});
 });
 
@@ -243,9 +165,9 @@ describe('a template', () => {
 		const { light } = texture(8);
 		const cut = Float32Array.from(
 			{ length: 400 },
-			(_, i) => 0.2 + 0.5 * (light[(31 + Math.floor(i / 20)) * SIDE + 52 + (i % 20)] as number)
+			(_, i) => 0.2 + 0.5 * (light[(31 + Math.floor(i / 20)) * SIDE_PX + 52 + (i % 20)] as number)
 		);
-		const found = bestLike(cut, 20, light, SIDE);
+		const found = bestLike(cut, 20, light, SIDE_PX);
 		expect([found.x, found.y]).toEqual([62, 41]);
 		expect(found.likeness).toBeCloseTo(1, 5);
 	});

@@ -1,4 +1,5 @@
 import { transformSquare } from '../numeric/fourier';
+import { noiseSigma } from './noise';
 import type { Patch } from './patch';
 
 /**
@@ -74,7 +75,8 @@ export function placesOf(side: number): readonly number[] {
 }
 
 /** The spectrum of the middle of a patch, as large a power of two as fits; null for the smallest and the blackest. */
-export function spectrumOf({ light, sidePx, scale }: Patch): Spectrum | null {
+export function spectrumOf(patch: Patch): Spectrum | null {
+	const { light, sidePx, scale } = patch;
 	const side = 2 ** Math.floor(Math.log2(sidePx));
 	if (side < 16) return null;
 	const from = Math.floor((sidePx - side) / 2);
@@ -112,15 +114,19 @@ export function spectrumOf({ light, sidePx, scale }: Patch): Spectrum | null {
 		else if (cell !== null) power[cell] = (power[cell] as number) + value;
 	}
 	const sorted = noisy.subarray(0, noisyCount).sort();
+	const finest = (sorted[noisyCount >> 1] as number) / MEDIAN_OVER_MEAN;
+	const noise = side > FINE_TO_ITS_END ? finest : Math.min(finest, (noiseSigma(patch) / mean) ** 2);
 	const places = placesOf(side);
 	return {
 		power: Float32Array.from(power, (value, i) => (places[i] ? value / (places[i] as number) : 0)),
-		noise: Math.max(LEAST_NOISE, (sorted[noisyCount >> 1] as number) / MEDIAN_OVER_MEAN),
+		noise: Math.max(LEAST_NOISE, noise),
 		scale,
 		sidePx: side
 	};
 }
 
+/** In a square of so many px a small eye itself is as fine as pixels can be: what is finest there is not noise alone. */
+const FINE_TO_ITS_END = 32;
 /** Rounding to 256 values leaves so much. */
 const LEAST_NOISE = 1e-7;
 
