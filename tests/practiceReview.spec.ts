@@ -9,7 +9,7 @@ import { extractText, getDocumentProxy } from 'unpdf';
 import type { PracticeTruth } from '$core/format/practiceTruth';
 import type { MeasuredFrame } from '$core/format/review';
 import { axe } from './support/axe';
-import { expect, test as base, type App } from './support/app';
+import { App, expect, test as base } from './support/app';
 import { labPage } from './support/labPage';
 import { reviewFigures } from './support/reviewFigures.mjs';
 import type { reviewLab } from './support/reviewLab';
@@ -233,9 +233,10 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 	await expect(strip(page)).toHaveCount(FRAMES);
 });
 
-test('what was said goes out: sidecars, a table, a contact sheet', async ({
+test('what was said goes out, and comes back: sidecars, a table, a contact sheet', async ({
 	app,
 	page,
+	browser,
 	roll: { paths, folder }
 }, info) => {
 	test.setTimeout(150_000);
@@ -298,6 +299,17 @@ test('what was said goes out: sidecars, a table, a contact sheet', async ({
 	expect(merged).toMatchObject({ Rating: 2, Label: 'Maybe', Subject: 'harbour' });
 	expect(String(merged['Description'])).toMatch(/^By the water[\s.]+In focus: /);
 	expect(read('practice-0004.xmp')['Rating']).toBeUndefined();
+
+	// on another device the frames are marked by them; what others wrote of a frame is theirs
+	const elsewhere = new App(await (await browser.newContext()).newPage());
+	await openReview(elsewhere);
+	const brought = Object.keys(sidecars).map((name) => join(out, name));
+	await elsewhere.page.getByLabel('Choose frames').setInputFiles([...paths, ...brought, hostile]);
+	await expect(
+		elsewhere.page.getByText('2 frames are marked as their sidecars say.')
+	).toBeVisible();
+	await expect(elsewhere.page.getByText('1 kept, 1 maybe, 0 dropped')).toBeVisible();
+	await elsewhere.page.context().close();
 
 	const { data } = Papa.parse<Record<string, string>>(
 		(await saved('Save the table'))

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { measuredFace, measuredFrame } from '$tests/support/frames';
 import { person, shotOf } from '$tests/support/shots';
 import { reviewSet } from '$core/review/reviewSet';
-import { absentWords, fewestWords, leftAloneWords, othersWords, vantageWords } from './review';
+import { absentWords, fewestWords, takingWords, othersWords, vantageWords } from './review';
 
 describe('the fewest frames that hold everybody', () => {
 	// half a metre apart, 4 m away, by 50 mm on 36 mm of 6000 px; heads are 14 cm wide
@@ -70,11 +70,13 @@ it('says from how far a frame was taken where it was not as planned', () => {
 	expect(from(1.5)).toBe('Taken from about 1.5 m farther away than planned.');
 });
 
-it('says what was left alone of the files that were chosen', () => {
-	const said = (noPictures: number, besideJpegs: number, chosen = 20) =>
-		leftAloneWords({ noPictures, besideJpegs }, chosen);
+it('says what became of the files that were chosen', () => {
+	const said = (noPictures: number, besideJpegs: number, chosen = 20, marks = 0) =>
+		takingWords({ noPictures, besideJpegs, marks }, chosen);
 	expect(said(0, 0)).toBe('');
 	expect(said(0, 0, 0)).toBe('There is no picture in it.');
+	expect(said(0, 0, 20, 1)).toBe('One frame is marked as its sidecar says.');
+	expect(said(0, 0, 20, 8)).toBe('8 frames are marked as their sidecars say.');
 	expect(said(1, 12)).toBe(
 		'12 files lie beside a JPEG of the same name, as raw files do: the JPEGs are looked at. One file is no picture that can be opened here, and left alone.'
 	);

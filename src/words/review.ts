@@ -229,18 +229,20 @@ export function clippedWords(share: number): string {
 	return `${Math.round(100 * share)} % as white as can be`;
 }
 
-/** Of what was chosen so many are not looked at. */
-export interface LeftAlone {
+/** What became of files that were chosen, beside the frames that are looked at. */
+export interface Taking {
 	readonly noPictures: number;
-	/** The JPEG beside each is. */
+	/** They are not looked at: the JPEG beside each is. */
 	readonly besideJpegs: number;
+	/** Frames that were marked as their sidecars say. */
+	readonly marks: number;
 }
 
 /**
- * What of the files that were chosen is not looked at: "12 files lie beside a JPEG of the same name, as raw files do: the
- * JPEGs are looked at." Empty where all are.
+ * What became of the files that were chosen, as far as it must be said: "12 files lie beside a JPEG of the same name, as raw
+ * files do: the JPEGs are looked at." Empty where all are frames.
  */
-export function leftAloneWords({ noPictures, besideJpegs }: LeftAlone, chosen: number): string {
+export function takingWords({ noPictures, besideJpegs, marks }: Taking, chosen: number): string {
 	if (chosen === 0) return 'There is no picture in it.';
 	const beside =
 		besideJpegs === 1
@@ -250,5 +252,11 @@ export function leftAloneWords({ noPictures, besideJpegs }: LeftAlone, chosen: n
 		noPictures === 1
 			? 'One file is no picture that can be opened here, and left alone.'
 			: `${noPictures} files are no pictures that can be opened here, and left alone.`;
-	return [besideJpegs > 0 && beside, noPictures > 0 && none].filter(Boolean).join(' ');
+	const marked =
+		marks === 1
+			? 'One frame is marked as its sidecar says.'
+			: `${marks} frames are marked as their sidecars say.`;
+	return [besideJpegs > 0 && beside, noPictures > 0 && none, marks > 0 && marked]
+		.filter(Boolean)
+		.join(' ');
 }

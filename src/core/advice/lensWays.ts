@@ -5,7 +5,13 @@ import { widestFNumber } from '../optics/fNumber';
 import { focalsOf } from '../optics/zoom';
 import { nosePerspective, STRONG_FROM } from '../optics/perspective';
 import { backgroundWidthM } from '../arrange/edges';
-import { groundDistanceM, pivotOf, sameFraming } from '../arrange/standpoint';
+import {
+	fartherBackM,
+	groundDistanceM,
+	hasRoom,
+	pivotOf,
+	sameFraming
+} from '../arrange/standpoint';
 import { byOrder } from '../numeric/order';
 import { exposureOf } from '../study/light';
 import type { Study } from '../study/study';
@@ -67,15 +73,12 @@ function placeOf(shot: Shot, lens: Lens, focalMm: number): LensPlace | null {
 	const isSame = lens.name === shot.lens.name && focalMm === shot.camera.focalMm;
 	const camera = isSame ? shot.camera : sameFraming(shot, focalMm);
 	if (!camera) return null;
-	const pivot = pivotOf(shot);
-	const backM = groundDistanceM(camera, pivot) - groundDistanceM(shot.camera, pivot);
-	const clearM = shot.place?.clearBehindCameraM ?? Infinity;
 	return {
 		lens,
 		focalMm,
 		shot: shotWith(shot, lens, camera),
-		backM,
-		isOutOfRoom: backM > clearM + 1e-6
+		backM: fartherBackM(shot, camera),
+		isOutOfRoom: !hasRoom(shot, camera)
 	};
 }
 

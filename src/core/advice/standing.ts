@@ -3,7 +3,7 @@ import { lastHolding } from '../numeric/bisect';
 import { groupDepthM } from '../arrange/rows';
 import type { Study } from '../study/study';
 import { closedUp } from '../arrange/regroup';
-import { pivotOf, standingAt } from '../arrange/standpoint';
+import { hasRoom, pivotOf, standingAt } from '../arrange/standpoint';
 import { norm, subtract, type Vec3 } from '../geometry/vector';
 import { stopsBetween } from '../optics/fNumber';
 import { lensFor } from './lensWays';
@@ -70,18 +70,9 @@ export function standpointAt(
 		needed: then.study.needed,
 		focalMm,
 		lensName: lens?.name ?? null,
-		isPossible: lens !== null && then.study.needed <= lens.smallestFNumber && hasRoom(shot, place),
+		isPossible: lens !== null && then.study.needed <= lens.smallestFNumber && hasRoom(shot, camera),
 		losesSomeone: now !== null && seenPeople(then) < seenPeople(now)
 	};
-}
-
-/** Whether one can go there: no farther from the people than the room behind the camera, where it is known. */
-function hasRoom(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): boolean {
-	const pivot = pivotOf(shot);
-	const { position } = shot.camera;
-	const backM =
-		Math.hypot(x - pivot.x, z - pivot.z) - Math.hypot(position.x - pivot.x, position.z - pivot.z);
-	return backM <= (shot.place?.clearBehindCameraM ?? Infinity);
 }
 
 /** Beyond the people as the camera sees them now: whoever looks at it from there has turned round, and the back row is the front one. */
@@ -101,6 +92,10 @@ function cameraAt(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): Camera | null {
 	return { ...standingAt(shot.camera, pivot, position), focalMm };
 }
 
+/** Whether it can be done from there, with everybody seen who is seen now. */
+export const isOpen = ({ isPossible, losesSomeone }: Standpoint): boolean =>
+	isPossible && !losesSomeone;
+
 /** Nobody walks for less, stops: a rung. */
 const WORTH_WALKING_STOPS = 1 / 3 - 1e-9;
 
@@ -116,15 +111,13 @@ export function bestStandpoint(
 	{ x, z }: Pick<Vec3, 'x' | 'z'>,
 	needed: number
 ): Standpoint | null {
-	const open = points.flatMap((one) =>
-		one.isPossible && !one.losesSomeone && one.needed !== null ? [{ one, needed: one.needed }] : []
-	);
-	const least = Math.min(...open.map((place) => place.needed));
+	const open = points.filter(isOpen);
+	const neededAt = (one: Standpoint) => one.needed ?? Infinity;
+	const least = Math.min(...open.map(neededAt));
 	if (!(stopsBetween(least, needed) >= WORTH_WALKING_STOPS)) return null;
 	const wayM = (one: Standpoint) => Math.hypot(one.x - x, one.z - z);
 	return open
-		.filter((place) => stopsBetween(least, place.needed) < WORTH_WALKING_STOPS)
-		.map(({ one }) => one)
+		.filter((one) => stopsBetween(least, neededAt(one)) < WORTH_WALKING_STOPS)
 		.reduce((a, b) => (wayM(b) < wayM(a) ? b : a));
 }
 

@@ -58,6 +58,16 @@ export function following(before: Shot, after: Shot): Camera {
 export const groundDistanceM = ({ position }: Camera, pivot: Vec3): number =>
 	Math.hypot(position.x - pivot.x, position.z - pivot.z);
 
+/** How much farther from the people another camera stands than the shot's, over the ground, m. */
+export function fartherBackM(shot: Shot, other: Camera): number {
+	const pivot = pivotOf(shot);
+	return groundDistanceM(other, pivot) - groundDistanceM(shot.camera, pivot);
+}
+
+/** Whether another camera has the room behind the shot's that it needs, as far as that is known. */
+export const hasRoom = (shot: Shot, other: Camera): boolean =>
+	fartherBackM(shot, other) <= (shot.place?.clearBehindCameraM ?? Infinity) + 1e-6;
+
 /** The camera so many metres farther back over the ground, at its height. */
 export function steppedBack(camera: Camera, pivot: Vec3, byM: number): Camera {
 	const { position } = camera;

@@ -36,7 +36,7 @@ const SMALL_PX = 1.2;
 /** What is left of either way of measuring, px and as a share (measured on practice frames). */
 const SIGMA_PX = 0.4;
 const SIGMA_SHARE = 0.15;
-/** Small eyes have few edges, and some that are no lashes: px for eyes that lie one apart (measured on practice frames). */
+/** Small eyes have few edges, and most of them are no lashes: px, for eyes one px apart (measured on practice frames). */
 const SIGMA_OF_SMALL = 24;
 
 const NONE: Spread = { xx: 0, yy: 0, xy: 0 };

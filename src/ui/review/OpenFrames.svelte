@@ -3,7 +3,7 @@
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import type { Homecoming } from './homecoming.svelte';
 	import { canChooseFolder, chosenFolder } from '../files/in/folders';
-	import { leftAloneWords } from '$words/review';
+	import { takingWords } from '$words/review';
 	import { ACCEPTED_PICTURES } from './pictureFiles';
 
 	/** Choosing what came home, and how far the measuring is. */
@@ -21,7 +21,7 @@
 
 	async function take(chosen: readonly File[]) {
 		said = '';
-		said = leftAloneWords(await home.open(chosen), chosen.length);
+		said = takingWords(await home.open(chosen), chosen.length);
 	}
 
 	async function chooseFolder() {

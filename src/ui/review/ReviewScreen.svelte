@@ -3,7 +3,7 @@
 	import { chanceOf } from '$core/odds/chanceOf';
 	import { solve } from '$core/study/plan';
 	import { APART } from '$core/format/review';
-	import { leftAloneWords } from '$words/review';
+	import { takingWords } from '$words/review';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
 	import Choice from '../shared/Choice.svelte';
@@ -32,7 +32,7 @@
 	$effect(() => {
 		const files = filesAsked.take();
 		if (files.length === 0) return;
-		void home.open(files).then((left) => (said = leftAloneWords(left, files.length)));
+		void home.open(files).then((taking) => (said = takingWords(taking, files.length)));
 	});
 	const view = untrack(() => new ReviewView(home, session, kit));
 	const wideSets = new WideSets();

@@ -4,7 +4,8 @@ import type { FrameRecord } from '$data/database';
 import { measuringPorts } from '../../workers/ports';
 import type { Measuring } from '../../workers/review.worker';
 import type { FrameShelf } from '$data/frameShelf';
-import type { LeftAlone } from '$words/review';
+import { saidIn } from '$files/in/sidecar';
+import type { Taking } from '$words/review';
 import type { Sight } from '../../photograph/faces/sight';
 import { Following } from './following.svelte';
 import { PROBLEM_WORDS } from '../photograph/problems';
@@ -77,7 +78,7 @@ export class Homecoming {
 	 * Takes files in, some at a time so that hundreds do not hold the page up; those that are known are not measured
 	 * again.
 	 */
-	async open(files: readonly File[]): Promise<LeftAlone> {
+	async open(files: readonly File[]): Promise<Taking> {
 		const { pictures, sidecars, besideJpegs, others } = sorted(files);
 		for (const file of sidecars) this.sidecars.add(file);
 		let noPictures = 0;
@@ -92,7 +93,27 @@ export class Homecoming {
 			if (i === 0 || !this.isPaused) void this.measure();
 			void this.following.look();
 		}
-		return { noPictures, besideJpegs: besideJpegs.length };
+		const marks = sidecars.length > 0 ? await this.#markBySidecars() : 0;
+		return { noPictures, besideJpegs: besideJpegs.length, marks };
+	}
+
+	/** Frames of which nothing was said here are marked as their sidecars say; returns how many. */
+	async #markBySidecars(): Promise<number> {
+		let marks = 0;
+		const isSilent = ({ judgement: { mark, isFavourite } }: HomeFile) =>
+			mark === null && !isFavourite;
+		for (const one of this.files.filter(isSilent)) {
+			const sidecar = this.sidecars.of(one);
+			if (!(sidecar instanceof File)) continue;
+			const said = await saidIn(sidecar).catch(() => null);
+			const now = this.#files.get(one.id);
+			// somebody may have said something meanwhile
+			if (!said || !now || !isSilent(now)) continue;
+			this.#say(one.id, said);
+			marks += 1;
+		}
+		void this.#keep();
+		return marks;
 	}
 
 	#add(file: File): void {
@@ -187,13 +208,15 @@ export class Homecoming {
 
 	/** Says something of frames. */
 	judge(ids: readonly string[], change: Partial<Judgement>): void {
-		for (const id of ids) {
-			const known = this.#files.get(id);
-			if (!known) continue;
-			this.#files.set(id, { ...known, judgement: { ...known.judgement, ...change } });
-			if (known.measured) this.#changed.push(id);
-		}
+		for (const id of ids) this.#say(id, change);
 		void this.#keep();
+	}
+
+	#say(id: string, change: Partial<Judgement>): void {
+		const known = this.#files.get(id);
+		if (!known) return;
+		this.#files.set(id, { ...known, judgement: { ...known.judgement, ...change } });
+		if (known.measured) this.#changed.push(id);
 	}
 
 	/** Takes frames out of the review; the files stay where they are. */

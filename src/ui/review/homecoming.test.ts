@@ -105,7 +105,7 @@ describe('of what was chosen', () => {
 		const raw = chosenFile('a.r0w', 'II*\0and so on');
 		const opening = home.open([raw, file('b.txt'), file('c.jpg'), file('c.r0w')]);
 		home.pause();
-		expect(await opening).toEqual({ noPictures: 1, besideJpegs: 1 });
+		expect(await opening).toEqual({ noPictures: 1, besideJpegs: 1, marks: 0 });
 		expect(home.files.map(({ name }) => name)).toEqual(['a.r0w', 'c.jpg']);
 	});
 });

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
-	import { bestStandpoint, shotFrom, type Standpoint } from '$core/advice/standing';
+	import { bestStandpoint, isOpen, shotFrom, type Standpoint } from '$core/advice/standing';
 	import { advicePort } from '../../../workers/ports';
 	import { Asking } from '../../shared/asking.svelte';
 	import AskedInVain from '../../shared/AskedInVain.svelte';
@@ -80,13 +80,12 @@
 		if (needed === null) return 0;
 		return Math.min(0.62, Math.max(0.06, 0.62 - 0.08 * stopsBetween(1.4, needed)));
 	}
-	const isOpen = (one: Standpoint) => one.isPossible && !one.losesSomeone;
-	/** An arrow shows where to go, if anywhere is better. */
 	const now = $derived(plan.solution?.study.needed ?? Infinity);
 	const best = $derived(floor && bestStandpoint(floor.points, shot.camera.position, now));
 	const bestAwayM = $derived(
 		best && Math.hypot(best.x - shot.camera.position.x, best.z - shot.camera.position.z)
 	);
+	/** Shows where to go, if anywhere is better. */
 	const arrow = $derived(
 		best && {
 			from: toPx(view, shot.camera.position),
