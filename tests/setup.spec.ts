@@ -138,9 +138,12 @@ test('a trumpet held at the camera: the face, the trumpet, both', async ({ app, 
 	await expect(step).toBeVisible();
 	// and so it does from where they stand beside each other
 	await page.getByRole('button', { name: 'where to stand' }).click();
+	const arrow = page.getByRole('button', { name: /^Go to the arrow: f\/[\d.]+, .* away$/ });
+	// what is said below the stage takes some of its height
+	await expect(arrow).toBeVisible();
 	const camera = app.stage.locator('.camera').first();
 	const stood = await app.middleOf(camera);
-	await page.getByRole('button', { name: /^Go to the arrow: f\/[\d.]+, .* away$/ }).click();
+	await arrow.click();
 	await expect(async () => {
 		const { x, y } = await app.middleOf(camera);
 		expect(Math.hypot(x - stood.x, y - stood.y)).toBeGreaterThan(10);
