@@ -148,6 +148,18 @@ test.describe('a phone', () => {
 		await app.openSample(/Two families/);
 		expect(await surplus(page)).toBe(0);
 		await axe(page);
+		// what is in the text is large to the thumb, and lies over nothing else that is
+		for (const [name, sheet] of [
+			['why', 'Why'],
+			[/^Lens and body/, 'Lens, body and distance'],
+			['shoot it', 'Shoot it']
+		] as const) {
+			await app.verdict.getByRole('button', { name, exact: true }).tap();
+			const opened = page.getByRole('dialog').filter({ hasText: sheet });
+			await expect(opened).toBeVisible();
+			await page.keyboard.press('Escape');
+			await expect(opened).toBeHidden();
+		}
 		await expect(app.stage).toBeVisible();
 		await page.getByRole('radio', { name: 'Frame' }).check({ force: true });
 		await expect(app.frame).toBeVisible();

@@ -131,7 +131,7 @@
 			<Steppers {card} />
 			{#if card.solution?.take}
 				<button class="in-text" type="button" onclick={() => shooting?.shoot()}
-					>Shoot it with the practice camera…</button
+					><span>Shoot it with the practice camera…</span></button
 				>
 			{/if}
 			<p class="awake">

@@ -43,7 +43,7 @@
 			Or <button
 				class="in-text"
 				type="button"
-				onclick={() => void addShot(session, newShot('New shot'))}>Start a shot</button
+				onclick={() => void addShot(session, newShot('New shot'))}><span>Start a shot</span></button
 			> from nothing, or drop a file of yours on this window.
 		</p>
 	</div>

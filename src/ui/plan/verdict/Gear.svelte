@@ -31,7 +31,7 @@
 	type="button"
 	aria-haspopup="dialog"
 	aria-label="Lens and body: {words}"
-	onclick={() => (isOpen = true)}>{words}</button
+	onclick={() => (isOpen = true)}><span>{words}</span></button
 >
 <Modal title="Lens, body and distance" size="xs" bind:open={isOpen}>
 	<div class="stack">

@@ -80,10 +80,12 @@
 				text={[...verdict.sentences, softness, unsure, past, toTake].filter(Boolean).join(' ')}
 				shot={plan.shot}
 			/>
-			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}>why</button>
+			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}
+				><span>why</span></button
+			>
 			<Gear {plan} />
 			<button class="in-text" type="button" aria-haspopup="dialog" onclick={() => shooting?.shoot()}
-				>shoot it</button
+				><span>shoot it</span></button
 			>
 		</p>
 		{#if costs.length > 0}
@@ -98,7 +100,7 @@
 		<p>
 			With which lens and body? Then add a person, a couple or rows of people on the stage, or let
 			<button class="in-text" type="button" onclick={() => photographAsked.ask('this-shot')}
-				>a photograph</button
+				><span>a photograph</span></button
 			> say where they stand.
 		</p>
 		<div class="fields first"><GearFields {plan} /></div>
