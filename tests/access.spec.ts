@@ -156,8 +156,7 @@ test.describe('a phone', () => {
 		] as const) {
 			await app.verdict.getByRole('button', { name, exact: true }).tap();
 			const opened = page.getByRole('dialog').filter({ hasText: sheet });
-			await expect(opened).toBeVisible();
-			await page.keyboard.press('Escape');
+			await opened.getByRole('button', { name: 'Close' }).tap();
 			await expect(opened).toBeHidden();
 		}
 		await expect(app.stage).toBeVisible();
