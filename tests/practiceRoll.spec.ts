@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
+import { sampleDay } from '$data/sampleDay';
 import { axe } from './support/axe';
 import { expect, test } from './support/app';
+import { solve } from './support/solved';
 
 /** The practice camera on the screen. */
 
@@ -69,6 +71,22 @@ test('the plan is shot: a strip of frames, each at full size, and all as a ZIP',
 	});
 	await expect(page.locator('.strip li')).toHaveCount(3);
 	await expect(page.getByRole('group', { name: 'Measuring' })).toBeHidden({ timeout: 60_000 });
+
+	// from the side no face is found: her eye is tapped in one frame, and judged in all
+	await expect(page.getByText(/^Nobody who counts was found: faces from the side/)).toBeVisible();
+	const planned = sampleDay(0).shots.find(({ shot }) => shot.title === 'A profile at the window');
+	const place = planned && solve(planned.shot).plan.focus?.frame;
+	await page.getByRole('button', { name: 'tap Ifeoma’s eye' }).click();
+	const box = await page.getByRole('button', { name: /^Tap Ifeoma’s eye: arrows/ }).boundingBox();
+	if (!box || !place) throw new Error('there is nothing to tap');
+	await page.mouse.click(box.x + place.x * box.width, box.y + place.y * box.height);
+	await expect(page.getByRole('heading', { name: 'Ifeoma’s right eye, 100 %' })).toBeVisible({
+		timeout: 60_000
+	});
+	const row = page.getByRole('row', { name: /Ifeoma/ }).getByRole('cell');
+	await expect(row.filter({ hasText: /[●◐○✕]/ })).toHaveCount(3, { timeout: 60_000 });
+	await page.getByRole('button', { name: 'forget Ifeoma’s right eye' }).click();
+	await expect(row.filter({ hasText: '–' })).toHaveCount(3);
 });
 
 test('a camera that cannot be loaded is said, and tried again', async ({ app, page }) => {

@@ -9,42 +9,78 @@ import { patchAt } from './patch';
 /** What was pointed at, in the picture in which it was. */
 export interface Pointing extends Place {
 	readonly id: string;
+	/** Whose eye it is, of the plan; a thing has nobody. */
+	readonly personId?: string | undefined;
 	/** Half of what is looked at, px. */
 	readonly reachPx: number;
 }
 
-/** It is looked for in a picture that was made small first, then closer and closer: side of the template, px, and how far around. */
-const LOOKS = [
+/** One look: side of the template, px, and how many times as far around it is looked for. */
+interface Look {
+	readonly templatePx: number;
+	readonly around: number;
+}
+
+/** It is looked for in a picture that was made small first, then closer and closer. */
+const LOOKS: readonly Look[] = [
 	{ templatePx: 20, around: 6 },
 	{ templatePx: 40, around: 1.5 },
 	{ templatePx: 80, around: 1.5 }
-] as const;
+];
+/** Of an eye what the lids leave open, over all that is looked at, and how that is looked for. */
+const OPEN_SHARE = 0.3;
+const OPEN_LOOK: Look = { templatePx: 20, around: 1.8 };
+/** As like says where it is better than all around does. */
+const LEAST_OPEN = 0.75;
 /** Less like it than that is something else. */
 const LEAST_LIKENESS = 0.55;
 /** More pixels across tell nothing more. */
 const MOST_PX = 256;
 
 /** Null where nothing is like it. */
-export function followed(
-	from: Pyramid,
-	{ id, x, y, reachPx }: Pointing,
-	into: Pyramid
-): PointedSpot | null {
-	let at: Place = { x, y };
+export function followed(from: Pyramid, pointing: Pointing, into: Pyramid): PointedSpot | null {
+	const { id, personId, reachPx } = pointing;
+	let at: Place = pointing;
 	let likeness = 1;
-	for (const [i, { templatePx, around }] of (from === into ? [] : LOOKS).entries()) {
-		const template = patchAt(from, { x, y }, reachPx, templatePx);
-		const within = patchAt(into, at, around * reachPx, around * templatePx);
-		// pictures of two sizes are not of one set
-		if (within.scale !== template.scale) return null;
-		const best = bestLike(template.light, template.sidePx, within.light, within.sidePx);
-		// what is fine differs with blur: likeness is that of the whole
-		if (i === 0) likeness = best.likeness;
-		if (likeness < LEAST_LIKENESS) return null;
-		at = {
-			x: at.x + (best.x - within.sidePx / 2) * within.scale,
-			y: at.y + (best.y - within.sidePx / 2) * within.scale
-		};
+	let openLikeness: number | undefined;
+	if (from !== into) {
+		for (const [i, look] of LOOKS.entries()) {
+			const found = looked(from, pointing, into, at, reachPx, look);
+			// what is fine differs with blur: likeness is that of the whole
+			if (i === 0) likeness = found?.likeness ?? 0;
+			if (!found || likeness < LEAST_LIKENESS) return null;
+			at = found;
+		}
+		if (personId !== undefined) {
+			const open = looked(from, pointing, into, at, OPEN_SHARE * reachPx, OPEN_LOOK);
+			openLikeness = open?.likeness;
+			if (open && open.likeness >= LEAST_OPEN) at = open;
+		}
 	}
-	return { ...measuredSpot(into, at, reachPx, MOST_PX), id, reachPx, likeness };
+	const spot = { ...measuredSpot(into, at, reachPx, MOST_PX), id, reachPx, likeness };
+	return {
+		...spot,
+		...(personId !== undefined && { personId }),
+		...(openLikeness !== undefined && { openLikeness })
+	};
+}
+
+/** Where in a picture it is most like a place of another; null where the two are not of one set: of two sizes. */
+function looked(
+	from: Pyramid,
+	place: Place,
+	into: Pyramid,
+	around: Place,
+	reachPx: number,
+	look: Look
+): (Place & { readonly likeness: number }) | null {
+	const template = patchAt(from, place, reachPx, look.templatePx);
+	const within = patchAt(into, around, look.around * reachPx, look.around * look.templatePx);
+	if (within.scale !== template.scale) return null;
+	const best = bestLike(template.light, template.sidePx, within.light, within.sidePx);
+	return {
+		x: around.x + (best.x - within.sidePx / 2) * within.scale,
+		y: around.y + (best.y - within.sidePx / 2) * within.scale,
+		likeness: best.likeness
+	};
 }

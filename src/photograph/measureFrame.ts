@@ -1,6 +1,7 @@
 import type { MeasuredFace, MeasuredFrame, MeasuredSpot } from '$core/format/review';
 import { edgeSpread } from '$core/measure/edgeSpread';
 import { spectrumOf } from '$core/measure/spectrum';
+import { REACH_OVER_EYES } from '$core/review/pointed';
 import type { Patch } from '$core/measure/patch';
 import type { Pauses } from './faces/findFaces';
 import { faceOf, faceWidthPx } from './faces/landmarks';
@@ -15,7 +16,7 @@ import { STRIP_PX } from './strip';
 /** Everything that is measured of a photograph that came home. The picture is given back. */
 
 /** How far around a place is looked at, as shares of the distance between the eyes. */
-const REACH = { eye: 0.55, nose: 0.35, hair: 0.4 } as const;
+const REACH = { eye: REACH_OVER_EYES, nose: 0.35, hair: 0.4 } as const;
 /** More pixels across tell nothing more: of an eye, and of what is only compared with it. */
 const MOST_PX = { eye: 256, rest: 96 } as const;
 /** Pixels of the whole that are looked at for white: enough of them. */

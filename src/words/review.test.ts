@@ -44,9 +44,10 @@ describe('the fewest frames that hold everybody', () => {
 	});
 
 	it('are none where nobody is sharp, or there', () => {
-		const nobody = 'Nobody who counts is sharp with open eyes in any frame.';
-		expect(fewestWords(set([face(0, 9)]))).toBe(nobody);
-		expect(fewestWords(set([]))).toBe(nobody);
+		expect(fewestWords(set([face(0, 9)]))).toBe(
+			'Nobody who counts is sharp with open eyes in any frame.'
+		);
+		expect(fewestWords(set([]))).toMatch(/^Nobody who counts was found/);
 		expect(absentWords(set([]))).toBe('');
 	});
 

@@ -140,7 +140,11 @@ export function fewestWords({ fewest, people, frames, found }: ReviewedSet): str
 	const counted = found.filter((i) => people[i]?.counts);
 	const held = counted.filter((i) => frames.some((frame) => frame.faces[i]?.isGood));
 	const missing = counted.filter((i) => !held.includes(i)).map((i) => people[i]?.name ?? '');
-	if (fewest.length === 0) return 'Nobody who counts is sharp with open eyes in any frame.';
+	if (fewest.length === 0) {
+		return counted.length === 0
+			? 'Nobody who counts was found: faces from the side are not. Tap an eye, and it is looked for in all frames.'
+			: 'Nobody who counts is sharp with open eyes in any frame.';
+	}
 	const numbers = fewest.map((i) => i + 1);
 	const which =
 		numbers.length === 1

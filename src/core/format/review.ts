@@ -55,10 +55,14 @@ const FaceSchema = z.strictObject({
 	clipped: share
 });
 
-/** Something pointed at that is no face: where, half of what was looked at, and how like the one pointed at, 0 to 1. */
+/** Something pointed at: where, half of what was looked at, and how like the one pointed at, 0 to 1. */
 const PointedSchema = z.strictObject({
 	...SpotSchema.shape,
 	id: z.string().max(80),
+	/** Of the plan, where it is the eye of somebody whose face is not found. */
+	personId: z.string().max(80).optional(),
+	/** How like is what its lids leave open: of shut ones little. */
+	openLikeness: finite.optional(),
 	reachPx: finite.positive(),
 	likeness: finite
 });

@@ -75,9 +75,7 @@ export function learn(taken: readonly SetOfShot[]): Learned[] {
 	if (scale !== null) told('shake', scale, rates.length);
 
 	const frames = sets.flatMap(({ set }) =>
-		set.frames.map(({ faces }) =>
-			faces.filter((face, i) => face !== null && !set.people[i]?.isPointed)
-		)
+		set.frames.map(({ faces }) => faces.filter((face) => face !== null && !face.isPointed))
 	);
 	const looks = frames.flat();
 	if (frames.length >= LEAST_FRAMES && looks.length > 0) {

@@ -6,10 +6,10 @@ import {
 	type BlurInSet,
 	type SpreadInSet
 } from '../measure/inSet';
-import type { AskedPerson } from './asked';
+import { nearerAsked, type AskedPerson } from './asked';
 import { seenHead, type SeenHead } from './heads';
 import type { FrameLens } from './scale';
-import { areShut, opennessOf } from './shutEyes';
+import { areShut, areUnlike, opennessOf } from './shutEyes';
 import { AS_PLANNED, HEAD_SHARE, type Vantage } from './vantage';
 import { discBy, type BlurAt, type FocusFell, type TakenWith } from './whereFocusFell';
 
@@ -35,10 +35,20 @@ export interface MeasuredPerson {
 	readonly blurs: Blurs;
 	readonly near: 'left' | 'right';
 	readonly isShut: boolean;
+	readonly isPointed: boolean;
 	/** Depth of the eyes, m, and how far off it may be; null where the file does not say its lens. */
 	readonly headM: number | null;
 	readonly sigmaM: number;
-	readonly head: SeenHead | null;
+	readonly head: Pick<SeenHead, 'depthOf'> | null;
+}
+
+/** A face of a frame. */
+export interface LookedAt {
+	readonly face: MeasuredFace;
+	/** It was pointed at, not found. */
+	readonly isPointed: boolean;
+	/** How like an open one an eye is that was pointed at elsewhere; null where that is not known. */
+	readonly openLikeness: number | null;
 }
 
 /** Lids have no edges to speak of: shut eyes say nothing of their blur. */
@@ -57,12 +67,16 @@ const UNKNOWN: Taken = { lens: null, vantage: AS_PLANNED };
  * @param taken what each frame was taken with, and from where
  */
 export function measuredPerson(
-	faces: readonly (MeasuredFace | null)[],
+	faces: readonly (LookedAt | null)[],
 	taken: readonly Taken[],
 	asked: AskedPerson | null
 ): (MeasuredPerson | null)[] {
-	const present = faces.flatMap((face, i) => (face ? [{ face, i }] : []));
-	const shut = areShut(present.map(({ face }) => opennessOf(face)));
+	const present = faces.flatMap((one, i) => (one ? [{ ...one, i }] : []));
+	const shutLids = areShut(
+		present.map(({ face, isPointed }) => (isPointed ? null : opennessOf(face)))
+	);
+	const unlike = areUnlike(present.map(({ openLikeness }) => openLikeness));
+	const shut = present.map((_, k) => (shutLids[k] ?? false) || (unlike[k] ?? false));
 	const inSet = (part: Part) =>
 		spreadsInSet(
 			present.map(({ face }, k): MeasuredSpot =>
@@ -71,7 +85,7 @@ export function measuredPerson(
 		);
 	const [left, right, nose, hair] = [inSet('left'), inSet('right'), inSet('nose'), inSet('hair')];
 	const measured: (MeasuredPerson | null)[] = faces.map(() => null);
-	present.forEach(({ face, i }, k) => {
+	present.forEach(({ face, isPointed, i }, k) => {
 		const [leftEye, rightEye] = blursTogether([left[k] ?? null, right[k] ?? null], face.eyesPx);
 		const blurs: Blurs = {
 			left: leftEye ?? null,
@@ -80,20 +94,27 @@ export function measuredPerson(
 			hair: blurOr(hair[k], face.eyesPx)
 		};
 		const { lens, vantage } = taken[i] ?? UNKNOWN;
-		const head = lens && seenHead(face, lens.focalPx, asked?.build ?? 'adult');
-		const headM = asked ? asked.depthM + vantage.fartherM : (head?.depthM ?? null);
+		const seen = lens && !isPointed ? seenHead(face, lens.focalPx, asked?.build ?? 'adult') : null;
+		const planned = isPointed ? asked : null;
+		const headM = asked ? asked.depthM + vantage.fartherM : (seen?.depthM ?? null);
 		measured[i] = {
 			face,
 			blurs,
-			near: nearEye(head?.turnDeg ?? face.turn?.deg ?? 0, blurs),
+			near: planned ? nearerAsked(planned) : nearEye(seen?.turnDeg ?? face.turn?.deg ?? 0, blurs),
 			isShut: shut[k] ?? false,
+			isPointed,
 			headM,
 			sigmaM: asked ? Math.hypot(MOVED_M, asked.sigmaM, vantage.sigmaM) : HEAD_SHARE * (headM ?? 0),
-			head
+			head: planned ? plannedHead(planned) : seen
 		};
 	});
 	return measured;
 }
+
+/** A head that was not found is turned as it was planned. */
+const plannedHead = ({ behindM }: AskedPerson): MeasuredPerson['head'] => ({
+	depthOf: (landmark, headM) => headM + behindM[landmark]
+});
 
 const blurOr = (one: SpreadInSet | null | undefined, eyesPx: number): BlurInSet | null =>
 	one ? blurInSet(one, eyesPx) : null;

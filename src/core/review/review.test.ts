@@ -15,7 +15,7 @@ import { handlingOf } from '../study/technique';
 import { biasOf, focusingSpread, swayTimes, type FocusError } from './focusErrors';
 import { rayleighScale } from '../numeric/rayleigh';
 import { matched } from './people';
-import { areShut } from './shutEyes';
+import { areShut, areUnlike } from './shutEyes';
 import { AS_PLANNED } from './vantage';
 import { whereFocusFell, discBy } from './whereFocusFell';
 
@@ -115,6 +115,14 @@ describe('shut eyes', () => {
 		expect(areShut([0.26, 0.27, 0.25, 0.26])).toEqual([false, false, false, false]);
 		expect(areShut([0.15])).toEqual([true]);
 		expect(areShut([])).toEqual([]);
+		expect(areShut([0.4, null, 0.4, 0.4])).toEqual([false, false, false, false]);
+	});
+
+	it('of a profile are told by how like an open eye they are, unless none is', () => {
+		expect(areUnlike([null, 0.96, 0.9, 0.5])).toEqual([false, false, false, true]);
+		// a bright background beside the nose changes more than lids do
+		expect(areUnlike([null, 0.7, 0.6, 0.5])).toEqual([false, false, false, false]);
+		expect(areUnlike([null, 0.5])).toEqual([false, true]);
 	});
 });
 
@@ -209,7 +217,7 @@ describe('learning', () => {
 				fell: null,
 				vantage: AS_PLANNED
 			}));
-			const set = { people: [{ isPointed: false }], frames } as never;
+			const set = { people: [{}], frames } as never;
 			return { shot, set, take, handling: handlingOf(take) };
 		};
 		const real = learn([taken(false, 12)]);

@@ -10,19 +10,14 @@ import {
 	pointsOf,
 	withFocus,
 	type Blurs,
+	type LookedAt,
 	type MeasuredPerson,
 	type Part,
 	type Taken
 } from './measuredPerson';
 import { takenWith, tolerancePx } from './scale';
-import {
-	asFace,
-	isStranger,
-	pointedIn,
-	whoIsWho,
-	type AskedSetPerson,
-	type SetPerson
-} from './setPeople';
+import { eyeIn, thingIn, thingsPointedAt } from './pointed';
+import { isStranger, whoIsWho, type AskedSetPerson, type SetPerson } from './setPeople';
 import { AS_PLANNED, vantageOf, type Vantage } from './vantage';
 import { whereFocusFell, type FocusFell } from './whereFocusFell';
 
@@ -35,6 +30,8 @@ export interface ReviewedFace {
 	/** The eye nearer to the camera. */
 	readonly near: 'left' | 'right';
 	readonly isShut: boolean;
+	/** It was pointed at, not found. */
+	readonly isPointed: boolean;
 	/** Blur of the eyes that count over what is allowed, the worst of them; null: cannot tell. */
 	readonly ratio: number | null;
 	readonly state: State | null;
@@ -80,26 +77,28 @@ export function reviewSet(
 	const asked = shot ? askedOf(shot) : [];
 	const lenses = frames.map((frame) => takenWith(frame, shot, bodies));
 	const { people: faced, whose } = whoIsWho(frames, asked, lenses);
-	const pointed = pointedIn(frames);
-	const people: AskedSetPerson[] = [...faced, ...pointed.map(({ person }) => person)];
-	const faceOf = (person: number, i: number): MeasuredFace | null => {
-		const frame = frames[i];
-		const spot = pointed[person - faced.length]?.id;
-		if (spot !== undefined) {
-			const found = frame?.pointed.find(({ id }) => id === spot);
-			return found ? asFace(found) : null;
-		}
-		return frame?.faces[whose[i]?.indexOf(person) ?? -1] ?? null;
+	const things = thingsPointedAt(frames, asked);
+	const people: AskedSetPerson[] = [...faced, ...things.map(({ person }) => person)];
+	const foundFace = (person: number, i: number): MeasuredFace | null =>
+		frames[i]?.faces[whose[i]?.indexOf(person) ?? -1] ?? null;
+	const pointedFace = (person: number, frame: MeasuredFrame): LookedAt | null => {
+		const thing = things[person - faced.length];
+		if (thing) return thingIn(frame, thing.id);
+		const asked = people[person]?.asked;
+		return asked ? eyeIn(frame, asked) : null;
 	};
 	const taken = lenses.map((lens, i): Taken => {
 		const planned = people.flatMap(({ asked }, person) => {
-			const face = faceOf(person, i);
+			const face = foundFace(person, i);
 			return asked && face ? [{ asked, face }] : [];
 		});
 		return { lens, vantage: lens ? vantageOf(planned, lens.focalPx) : AS_PLANNED };
 	});
 	const judged = people.map((one, person) => {
-		const faces = frames.map((_, i) => faceOf(person, i));
+		const faces = frames.map((frame, i): LookedAt | null => {
+			const face = foundFace(person, i);
+			return face ? { face, isPointed: false, openLikeness: null } : pointedFace(person, frame);
+		});
 		return measuredPerson(faces, taken, one.asked);
 	});
 	const found = people.flatMap((_, i) => (judged[i]?.some((face) => face) ? [i] : []));
@@ -139,29 +138,32 @@ export function reviewSet(
 }
 
 function judgedFace(
-	{ face, blurs, near, isShut }: MeasuredPerson,
+	{ face, blurs, near, isShut, isPointed }: MeasuredPerson,
 	asked: AskedPerson | null,
 	tolerancePx: number
 ): ReviewedFace {
 	const factors = asked ?? { left: near === 'left' ? 1 : null, right: near === 'right' ? 1 : null };
-	const ratio = worstRatio(blurs, factors, tolerancePx);
+	const ratios = ratiosOf(blurs, factors, tolerancePx);
+	// of an eye that was pointed at the other one may be out of sight
+	const told = isPointed ? ratios.filter((one) => one !== null) : ratios;
+	const ratio = told.length === 0 || told.includes(null) ? null : Math.max(...(told as number[]));
 	const state = ratio === null ? null : stateOf(ratio);
-	return { face, blurs, near, isShut, ratio, state, isGood: state === 'sharp' && !isShut };
+	const isGood = state === 'sharp' && !isShut;
+	return { face, blurs, near, isShut, isPointed, ratio, state, isGood };
 }
 
-function worstRatio(
+/** Of the eyes of which something is asked; null for one of which nothing is known. */
+function ratiosOf(
 	blurs: Blurs,
 	factors: { readonly left: number | null; readonly right: number | null },
 	tolerancePx: number
-): number | null {
-	const ratios = (['left', 'right'] as const).flatMap((side) => {
+): (number | null)[] {
+	return (['left', 'right'] as const).flatMap((side) => {
 		const factor = factors[side];
 		const blur = blurs[side];
 		if (factor === null) return [];
 		return blur ? [blurPx(blur) / (factor * tolerancePx)] : [null];
 	});
-	if (ratios.length === 0 || ratios.includes(null)) return null;
-	return Math.max(...(ratios as number[]));
 }
 
 /** What is sharpest; an eye, unless a nose or hair is sharper by more than either may be off. */

@@ -1,10 +1,11 @@
-import type { MeasuredFace, MeasuredFrame, PointedSpot } from '../format/review';
-import type { AskedPerson } from './asked';
+import type { MeasuredFrame } from '../format/review';
+import { nearerAsked, type AskedPerson } from './asked';
 import { median } from '../numeric/median';
 import { EARS_M, awayBy, matched, middleOf, peopleIn, type Place } from './people';
+import { isAnyEyePointedAt } from './pointed';
 import type { FrameLens } from './scale';
 
-/** Who is in a set: the people of the plan, or faces by number; and what was pointed at. */
+/** Who is in a set: the people of the plan, or faces by number. */
 
 /** Somebody of the set. */
 export interface SetPerson {
@@ -14,40 +15,8 @@ export interface SetPerson {
 	readonly counts: boolean;
 	/** Something that was pointed at, not a face that was found. */
 	readonly isPointed: boolean;
-}
-
-/** What was pointed at in a set, in the order in which it was. */
-export function pointedIn(frames: readonly MeasuredFrame[]) {
-	const ids = frames.flatMap((frame) => frame.pointed.map(({ id }) => id));
-	return [...new Set(ids)].map((id, i) => ({
-		id,
-		person: { id, name: `point ${i + 1}`, counts: true, isPointed: true, asked: null }
-	}));
-}
-
-/** Half of what is looked at of an eye, over the distance between the eyes. */
-const REACH_OVER_EYES = 0.55;
-
-/** Something that was pointed at, as a face with one eye. */
-export function asFace({
-	id: _id,
-	reachPx,
-	likeness: _likeness,
-	...spot
-}: PointedSpot): MeasuredFace {
-	const nothing = { x: spot.x, y: spot.y, edges: null, spectrum: null };
-	const eye = { ...spot, openness: 1 };
-	return {
-		eyesPx: reachPx / REACH_OVER_EYES,
-		irisPx: 0,
-		widthPx: 2 * reachPx,
-		landmarks: [],
-		left: eye,
-		right: eye,
-		nose: nothing,
-		hair: nothing,
-		clipped: 0
-	};
+	/** The eye that is planned to be nearer to the camera; null without a plan. */
+	readonly near: 'left' | 'right' | null;
 }
 
 /** Somebody of the set, with what the plan asks of them. */
@@ -71,7 +40,9 @@ export function whoIsWho(
 	lenses: readonly (FrameLens | null)[]
 ): WhoIsWho {
 	const whose = frames.map((frame, i) => plannedIn(frame, asked, lenses[i] ?? null));
-	const isFound = whose.some((faces) => faces.some((person) => person !== null));
+	const isFound =
+		whose.some((faces) => faces.some((person) => person !== null)) ||
+		isAnyEyePointedAt(frames, asked);
 	const isNobody = !isFound && frames.some(({ faces }) => faces.length > 0);
 	if (asked.length === 0 || isNobody) {
 		const { count, whose } = peopleIn(frames);
@@ -82,6 +53,7 @@ export function whoIsWho(
 		name: one.name,
 		counts: one.counts,
 		isPointed: false,
+		near: nearerAsked(one),
 		asked: one
 	}));
 	const others = othersIn(frames, whose, planned.length);
@@ -94,6 +66,7 @@ const numbered = (count: number, counts: boolean): AskedSetPerson[] =>
 		name: `face ${i + 1}`,
 		counts,
 		isPointed: false,
+		near: null,
 		asked: null
 	}));
 

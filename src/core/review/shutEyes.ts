@@ -18,10 +18,32 @@ const LEAST_FRAMES = 3;
 export const opennessOf = ({ left, right }: Pick<MeasuredFace, 'left' | 'right'>): number =>
 	(left.openness + right.openness) / 2;
 
-/** For each frame of one person whether their eyes are shut. */
-export function areShut(openness: readonly number[]): boolean[] {
-	const sorted = openness.toSorted((a, b) => a - b);
-	const usual = sorted[Math.min(sorted.length - 1, Math.floor(USUAL * sorted.length))] ?? 0;
-	const least = sorted.length < LEAST_FRAMES ? SHUT_ALONE : SHUT_SHARE * usual;
-	return openness.map((one) => one < least);
+/** For each frame of one person whether their eyes are shut; not where nobody knows how far they are open. */
+export function areShut(openness: readonly (number | null)[]): boolean[] {
+	const known = openness.filter((one) => one !== null);
+	const least = known.length < LEAST_FRAMES ? SHUT_ALONE : SHUT_SHARE * usualOf(known);
+	return openness.map((one) => one !== null && one < least);
+}
+
+/** So little like an open one an eye is shut; where nothing says what is usual, less still. */
+const UNLIKE = 0.78;
+const UNLIKE_ALONE = 0.6;
+/** Where even the usual is no more like it, what lies behind a profile is looked at rather than the eye. */
+const LEAST_USUAL = 0.85;
+
+/**
+ * For each frame of one person whether the eye that was pointed at in another one is shut: by how like what the lids leave open
+ * is to an open one (measured on practice frames); not where nobody knows.
+ */
+export function areUnlike(likeness: readonly (number | null)[]): boolean[] {
+	const known = likeness.filter((one) => one !== null);
+	const isUsual = usualOf(known) >= LEAST_USUAL;
+	const least = known.length < LEAST_FRAMES ? UNLIKE_ALONE : isUsual ? UNLIKE : -1;
+	return likeness.map((one) => one !== null && one < least);
+}
+
+/** What three of four reach. */
+function usualOf(values: readonly number[]): number {
+	const sorted = values.toSorted((a, b) => a - b);
+	return sorted[Math.min(sorted.length - 1, Math.floor(USUAL * sorted.length))] ?? 0;
 }

@@ -9,6 +9,10 @@
 	const COUNTS = [2, 3, 4, 6];
 	const name = $derived(view.set?.people[view.whom]?.name ?? '');
 	const side = $derived(view.side);
+	/** Who is looked at, where they were not found in this frame: from the side the models find no faces. */
+	const missing = $derived(
+		view.pointing.missing.find(({ id }) => id === view.set?.people[view.whom]?.id)
+	);
 </script>
 
 <section class="eyes" aria-label="The same eye side by side">
@@ -54,7 +58,14 @@
 						label="{one.file.name}, {name}’s eye"
 					/>
 				{:else}
-					<p>not found here</p>
+					<p>
+						not found here
+						{#if i === 0 && missing}
+							<button class="knob" type="button" onclick={() => view.pointing.begin(missing.id)}
+								><span>tap <bdi>{name}</bdi>’s eye</span></button
+							>
+						{/if}
+					</p>
 				{/if}
 				<button type="button" class="words" onclick={() => view.look(one.file.id)}>
 					<strong
@@ -100,6 +111,9 @@
 		min-width: 0;
 		border: 1px solid var(--rule);
 		background: var(--sheet);
+	}
+	li > p {
+		padding: 0.4rem;
 	}
 	.now {
 		border-color: var(--ink);

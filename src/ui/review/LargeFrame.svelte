@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { faceMark, faceWords } from '$words/review';
+	import { faceMark, faceWords, partOf } from '$words/review';
 	import PointingCross from '../shared/PointingCross.svelte';
 	import { largePicture, makeReady } from './pictures';
 	import type { ReviewView } from './review.svelte';
@@ -9,16 +9,13 @@
 	let address = $state('');
 	let problem = $state('');
 
-	/** The next tap on the picture points at something. */
-	let isPointing = $state(false);
+	const { pointing } = $derived(view);
 	const following = $derived(view.home.following);
-	const pointed = $derived(
-		view.set?.people[view.whom]?.isPointed ? view.set.people[view.whom] : null
-	);
+	/** Of whom an eye is pointed at. */
+	const whose = $derived(pointing.whose?.name);
 
 	function point(across: number, down: number) {
-		isPointing = false;
-		if (size) void view.point(across * size.widthPx, down * size.heightPx);
+		if (size) void pointing.point(across * size.widthPx, down * size.heightPx);
 	}
 
 	const file = $derived(view.file);
@@ -82,8 +79,12 @@
 		style:--shape={size ? size.widthPx / size.heightPx : 1.5}
 	>
 		{#if address}<img src={address} alt={file?.name ?? ''} />{/if}
-		{#if isPointing}
-			<PointingCross label="Tap what matters" takesFocus onpoint={point} />
+		{#if pointing.isOn}
+			<PointingCross
+				label={whose ? `Tap ${whose}’s eye` : 'Tap what matters'}
+				takesFocus
+				onpoint={point}
+			/>
 		{/if}
 		{#if view.now && size}
 			{#each view.now.reviewed.faces as face, i (i)}
@@ -115,14 +116,29 @@
 		<button
 			class="knob"
 			type="button"
-			aria-pressed={isPointing}
+			aria-pressed={pointing.isOn}
 			disabled={!file?.file || !size || following.isBeginning}
-			onclick={() => (isPointing = !isPointing)}
-			>{isPointing ? 'tap what matters' : 'point at something'}</button
+			onclick={() => (pointing.isOn ? (pointing.isOn = false) : pointing.begin(null))}
 		>
-		{#if pointed?.id}
-			<button class="knob" type="button" onclick={() => view.unpoint(pointed.id ?? '')}
-				>forget {pointed.name}</button
+			{#if !pointing.isOn}point at something{:else if whose}<span>tap <bdi>{whose}</bdi>’s eye</span
+				>{:else}tap what matters{/if}
+		</button>
+		{#if pointing.isOn && pointing.missing.length > 0}
+			<label>
+				<span class="sr-only">what is pointed at</span>
+				<select
+					class="typed"
+					value={pointing.whose?.id ?? ''}
+					onchange={(event) => pointing.begin(event.currentTarget.value || null)}
+				>
+					<option value="">a thing</option>
+					{#each pointing.missing as { id, name } (id)}<option value={id}>{name}’s eye</option
+						>{/each}
+				</select>
+			</label>
+		{:else if pointing.spots.length > 0}
+			<button class="knob" type="button" onclick={() => pointing.forget()}
+				><span>forget <bdi>{partOf(view.set?.people[view.whom], view.side)}</bdi></span></button
 			>
 		{/if}
 		<span role="status"

@@ -1,3 +1,4 @@
+import { Pointing } from './pointing.svelte';
 import { nearerEye, sharpestFirst } from './sameEye';
 import { SvelteMap } from 'svelte/reactivity';
 import { APART, MARKS, type Judgement, type Mark } from '$core/format/review';
@@ -20,10 +21,6 @@ const WAITING = 'waiting';
 /** A face of which nothing is known counts as very soft. */
 const UNKNOWN_RATIO = 9;
 
-/** Half of what is looked at around a place that was pointed at: a share of the picture, and px. */
-const REACH_SHARE = 0.015;
-const LEAST_REACH_PX = 24;
-
 export const ORDERS = ['as taken', 'best first'] as const;
 
 /** What is looked at in Review, and what is done there. */
@@ -41,6 +38,7 @@ export class ReviewView {
 	order = $state<(typeof ORDERS)[number]>('as taken');
 	/** How many eyes stand side by side. */
 	sideBySide = $state(3);
+	readonly pointing = new Pointing(this);
 
 	constructor(home: Homecoming, session: Session, kit: Kit) {
 		this.home = home;
@@ -151,7 +149,9 @@ export class ReviewView {
 	);
 
 	/** Which of that person's eyes is looked at. */
-	readonly side = $derived.by(() => nearerEye(this.judged.values(), this.whom));
+	readonly side = $derived.by(() =>
+		nearerEye(this.judged.values(), this.whom, this.set?.people[this.whom]?.near ?? 'left')
+	);
 
 	readonly #others = $derived.by(() => sharpestFirst(this.judged.values(), this.whom, this.now));
 
@@ -226,23 +226,6 @@ export class ReviewView {
 	/** Puts frames to a shot, or apart from all. */
 	put(fileIds: readonly string[], shotId: string): void {
 		this.#judge(fileIds, { shotId }, 'put to another shot');
-	}
-
-	/** Points at something in the frame that is looked at; it is followed through the frames of the shot. */
-	async point(x: number, y: number): Promise<void> {
-		const { file, group } = this;
-		if (!file?.measured || !group) return;
-		const { widthPx, heightPx } = file.measured;
-		const reachPx = Math.max(LEAST_REACH_PX, REACH_SHARE * Math.max(widthPx, heightPx));
-		const pointing = { id: crypto.randomUUID(), x, y, reachPx };
-		const isOne = ({ id }: Group) => id === group.id;
-		await this.home.following.begin(file, pointing, () => this.groups.find(isOne)?.files ?? []);
-	}
-
-	/** Forgets what was pointed at. */
-	unpoint(spotId: string): void {
-		this.home.unpoint(spotId);
-		this.person = 0;
 	}
 
 	/** Whether several frames were said to be so. */

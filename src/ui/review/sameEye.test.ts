@@ -25,9 +25,13 @@ const judged = (...frames: readonly (readonly [turnDeg: number, px: number])[]):
 };
 
 it('the nearer eye is the one of most frames, whichever is looked at', () => {
-	expect(nearerEye(judged([10, 1], [10, 1], [-10, 1]), 0)).toBe('right');
-	expect(nearerEye(judged([-10, 1], [10, 1], [-10, 1]), 0)).toBe('left');
-	expect(nearerEye(judged([10, 1]), 5)).toBe('left');
+	expect(nearerEye(judged([10, 1], [10, 1], [-10, 1]), 0, 'left')).toBe('right');
+	expect(nearerEye(judged([-10, 1], [10, 1], [-10, 1]), 0, 'right')).toBe('left');
+});
+
+it('the nearer eye is the planned one of who was not found', () => {
+	expect(nearerEye(judged([10, 1]), 5, 'left')).toBe('left');
+	expect(nearerEye(judged([-10, 1]), 5, 'right')).toBe('right');
 });
 
 it('the sharpest of the others come first, what was dropped never', () => {
