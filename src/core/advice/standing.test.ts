@@ -28,7 +28,7 @@ describe('standing at a place', () => {
 			{ x: 0, z: 0.6 }
 		]) {
 			// whatever else is known of the place
-			const there = shotFrom(shot, kit, { ...place, ...{ needed: 4 } });
+			const there = shotFrom(shot, kit, { ...place, ...{ fNumber: 4 } });
 			if (!there) throw new Error('out of reach');
 			expect(there.camera.position).toMatchObject(place);
 			const { short, long } = { short: there.lens.focalMm[0], long: there.lens.focalMm[1] };
@@ -40,8 +40,7 @@ describe('standing at a place', () => {
 			expect(faceOf(there) / faceOf(shot)).toBeCloseTo(1, 1);
 			expect(readShot(there).ok).toBe(true);
 			// what is written on the floor is what comes
-			const told = standpointAt(study(shot), kit, null, place);
-			expect(study(there).needed / (told.needed ?? NaN)).toBeCloseTo(1, 1);
+			expect(standpointAt(study(shot), kit, null, place).fNumber).toBe(study(there).pick?.fNumber);
 		}
 	});
 
@@ -73,20 +72,20 @@ describe('standing at a place', () => {
 });
 
 describe('the best place to stand', () => {
-	const place = (x: number, needed: number, other = {}) => ({
-		...{ x, z: 0, needed, focalMm: 50, lensName: 'a lens', isPossible: true, losesSomeone: false },
+	const place = (x: number, fNumber: number, other = {}) => ({
+		...{ x, z: 0, fNumber, focalMm: 50, isPossible: true, losesSomeone: false },
 		...other
 	});
 	const here = { x: 0, z: 0 };
 
-	it('is the shortest way to within a rung of the least that is needed', () => {
-		const points = [place(20, 2.8), place(2, 3), place(1, 4)];
+	it('is the shortest way to the widest f-number that is picked', () => {
+		const points = [place(20, 2.8), place(2, 2.8), place(1, 4)];
 		expect(bestStandpoint(points, here, 5.6)).toBe(points[1]);
 	});
 
-	it('is none where it gains less than a rung: nobody walks for that', () => {
-		expect(bestStandpoint([place(8, 2.84)], here, 3.04)).toBeNull();
-		expect(bestStandpoint([place(8, 2.8)], here, 2.8 * 2 ** (1 / 6))).not.toBeNull();
+	it('is none where it gains less than two rungs: nobody walks for that', () => {
+		expect(bestStandpoint([place(8, 2 ** (9 / 6))], here, 2 ** (10 / 6))).toBeNull();
+		expect(bestStandpoint([place(8, 2 ** (9 / 6))], here, 2 ** (11 / 6))).not.toBeNull();
 		expect(bestStandpoint([], here, 4)).toBeNull();
 	});
 
@@ -94,7 +93,7 @@ describe('the best place to stand', () => {
 		const points = [
 			place(1, 2, { isPossible: false }),
 			place(1, 2, { losesSomeone: true }),
-			{ ...place(1, 2), needed: null }
+			{ ...place(1, 2), fNumber: null }
 		];
 		expect(bestStandpoint(points, here, 5.6)).toBeNull();
 	});

@@ -9,18 +9,16 @@ import { stopsBetween } from '../optics/fNumber';
 import { lensFor } from './lensWays';
 import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect';
 
-/** Where to stand: the f-number needed wherever the camera might be, with the framing kept. */
+/** Where to stand: what would be picked wherever the camera might be, with the framing kept. */
 
 /** A place on the floor. */
 export interface Standpoint {
 	readonly x: number;
 	readonly z: number;
-	/** f-number that holds everyone from here, continuous, without margin; null if nothing is seen. */
-	readonly needed: number | null;
+	/** What the plan picks from here, exact; null where it cannot be done. */
+	readonly fNumber: number | null;
 	readonly focalMm: number;
-	/** Name of the lens of the kit that could; null when none reaches that focal length. */
-	readonly lensName: string | null;
-	/** Whether that lens has such an f-number, and there is room behind the camera to stand here. */
+	/** Whether a lens of the kit holds everyone from here, and there is room behind the camera to stand here. */
 	readonly isPossible: boolean;
 	/** Fewer people are seen from here than from where the camera is, or they have their backs to it. */
 	readonly losesSomeone: boolean;
@@ -48,7 +46,7 @@ export interface FloorArea {
 /** Closer than this to the people nobody stands, m. */
 const NEAREST_M = 0.6;
 
-/** What is needed with the camera at a place, turned to the people and framing them as now. */
+/** What is picked with the camera at a place, turned to the people and framing them as now. */
 export function standpointAt(
 	study: Study,
 	lenses: readonly Lens[],
@@ -56,23 +54,16 @@ export function standpointAt(
 	place: Pick<Vec3, 'x' | 'z'>
 ): Standpoint {
 	const { shot } = study;
-	const camera = cameraAt(shot, place);
-	const focalMm = camera?.focalMm ?? shot.camera.focalMm;
-	const lens = lensFor(lenses, focalMm);
-	const none = { ...place, needed: null, focalMm, lensName: null, isPossible: false };
-	if (!camera || isBehind(shot, place)) return { ...none, losesSomeone: true };
-	// without a lens of the kit, as the lens in use would be at that focal length
-	const used = lens ?? { ...shot.lens, focalMm: [focalMm, focalMm] as [number, number] };
-	const then = prospectWith(study, { ...shot, lens: used, camera });
-	if (!then) return { ...none, lensName: lens?.name ?? null, losesSomeone: true };
-	return {
-		...place,
-		needed: then.study.needed,
-		focalMm,
-		lensName: lens?.name ?? null,
-		isPossible: lens !== null && then.study.needed <= lens.smallestFNumber && hasRoom(shot, camera),
-		losesSomeone: now !== null && seenPeople(then) < seenPeople(now)
-	};
+	const there = shotFrom(shot, lenses, place);
+	const then = there && !isBehind(shot, place) ? prospectWith(study, there) : null;
+	const focalMm = (there ?? shot).camera.focalMm;
+	if (!there || !then) {
+		return { ...place, fNumber: null, focalMm, isPossible: false, losesSomeone: true };
+	}
+	const isPossible = then.study.holds && hasRoom(shot, there.camera);
+	const losesSomeone = now !== null && seenPeople(then) < seenPeople(now);
+	const fNumber = isPossible && !losesSomeone ? (then.study.pick?.fNumber ?? null) : null;
+	return { ...place, fNumber, focalMm, isPossible, losesSomeone };
 }
 
 /** Beyond the people as the camera sees them now: whoever looks at it from there has turned round, and the back row is the front one. */
@@ -96,29 +87,25 @@ function cameraAt(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): Camera | null {
 export const isOpen = ({ isPossible, losesSomeone }: Standpoint): boolean =>
 	isPossible && !losesSomeone;
 
-/** Nobody walks for less, stops: a rung. */
-const WORTH_WALKING_STOPS = 1 / 3 - 1e-9;
+/** Nobody walks for less, stops: a single rung may be chance. */
+const WORTH_WALKING_STOPS = 2 / 3 - 1e-9;
 
 /**
- * Where to go: of the places that need within a rung of the least, the one with the shortest way. Farther away, framed
- * alike, always needs a little less, and nobody walks twenty metres for it.
+ * Where to go: of the places where the widest f-number is picked, the one with the shortest way.
  *
- * @param needed what is needed where the camera is
+ * @param fNumber what is picked where the camera is
  * @returns null where it is as good as anywhere
  */
 export function bestStandpoint(
 	points: readonly Standpoint[],
 	{ x, z }: Pick<Vec3, 'x' | 'z'>,
-	needed: number
+	fNumber: number
 ): Standpoint | null {
-	const open = points.filter(isOpen);
-	const neededAt = (one: Standpoint) => one.needed ?? Infinity;
-	const least = Math.min(...open.map(neededAt));
-	if (!(stopsBetween(least, needed) >= WORTH_WALKING_STOPS)) return null;
+	const open = points.filter((one) => isOpen(one) && one.fNumber !== null);
+	const least = Math.min(...open.map((one) => one.fNumber as number));
+	if (!(stopsBetween(least, fNumber) >= WORTH_WALKING_STOPS)) return null;
 	const wayM = (one: Standpoint) => Math.hypot(one.x - x, one.z - z);
-	return open
-		.filter((one) => stopsBetween(least, neededAt(one)) < WORTH_WALKING_STOPS)
-		.reduce((a, b) => (wayM(b) < wayM(a) ? b : a));
+	return open.filter((one) => one.fNumber === least).reduce((a, b) => (wayM(b) < wayM(a) ? b : a));
 }
 
 /**

@@ -10,7 +10,7 @@
 	import type { PlanView } from '../plan.svelte';
 	import { toPx, toWorld, type StageView } from './stageView';
 
-	/** The floor coloured by the f-number needed when the camera stands there, framing as now. */
+	/** The floor coloured by the f-number that is picked when the camera stands there, framing as now. */
 	let { plan, view }: { plan: PlanView; view: StageView } = $props();
 	/** On a narrow stage, as on a phone, less is said, and the row is asked for. */
 	const NARROW_PX = 600;
@@ -76,11 +76,11 @@
 	const isOnRuler = (x: number, y: number) =>
 		view.isTall ? x < RULER_PX.side : y > view.heightPx - RULER_PX.below;
 	/** Strong where a wide opening is enough, faint where it takes a small one. */
-	function strength({ needed }: Standpoint): number {
-		if (needed === null) return 0;
-		return Math.min(0.62, Math.max(0.06, 0.62 - 0.08 * stopsBetween(1.4, needed)));
+	function strength({ fNumber }: Standpoint): number {
+		if (fNumber === null) return 0;
+		return Math.min(0.62, Math.max(0.06, 0.62 - 0.08 * stopsBetween(1.4, fNumber)));
 	}
-	const now = $derived(plan.solution?.study.needed ?? Infinity);
+	const now = $derived(plan.solution?.study.pick?.fNumber ?? Infinity);
 	const best = $derived(floor && bestStandpoint(floor.points, shot.camera.position, now));
 	const bestAwayM = $derived(
 		best && Math.hypot(best.x - shot.camera.position.x, best.z - shot.camera.position.z)
@@ -144,7 +144,7 @@
 			<rect {x} {y} {width} {height} fill="rgb(var(--zone) / {strength(point)})" />
 			{#if width > 26 && !isOnRuler(x + width / 2, y + height / 2)}
 				<text x={x + width / 2} y={y + height / 2 + (width > 36 ? -1 : 4)}
-					>{engraved(point.needed ?? 0)}</text
+					>{engraved(point.fNumber ?? 0)}</text
 				>
 				{#if width > 36}
 					<text class="lens" x={x + width / 2} y={y + height / 2 + 11}
@@ -183,7 +183,7 @@
 	</p>
 	{#if best}
 		<button class="knob" type="button" onclick={() => standAt(best)}
-			>Go to the arrow: {fStop(engraved(best.needed ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
+			>Go to the arrow: {fStop(engraved(best.fNumber ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
 		>
 	{:else}
 		<!-- its place is kept while nothing is known -->
