@@ -2,9 +2,9 @@ import { whereStands } from '$core/arrange/rows';
 import type { Plan, Unseen } from '$core/format/plan';
 import { stopsBetween } from '$core/optics/fNumber';
 import { impressionOf, nosePerspective } from '$core/optics/perspective';
+import { facesSeen } from '$core/study/facesSeen';
 import type { Solution } from '$core/study/plan';
 import { faceRatios, holdState } from '$core/study/take';
-import { isHuman } from '$core/tables/heads';
 import { exposureWords } from './light';
 import { nameOf, nameOfId, namesOf, spotRef } from './names';
 import { capital, count, distance, fStop, smallLength, stopsInWords, type Units } from './numbers';
@@ -74,12 +74,9 @@ const isFlag = ({ exposure }: Plan, code: string): boolean =>
 
 /** Said only where a face reads strangely. */
 function perspectiveSentence({ study: { scene } }: Solution): string {
-	const nearest = scene.sightings
-		.filter(({ person }) => person.need !== 'free' && isHuman(person.build))
-		.flatMap(({ nearEye }) => nearEye?.seen.distanceM ?? [])
-		.sort((a, b) => a - b)[0];
-	if (nearest === undefined) return '';
-	const share = nosePerspective(nearest);
+	const distances = facesSeen(scene).map(({ seen }) => seen.distanceM);
+	if (distances.length === 0) return '';
+	const share = nosePerspective(Math.min(...distances));
 	const percent = `${Math.round(share * 100)} %`;
 	const impression = impressionOf(share);
 	if (impression === 'distorted')

@@ -6,6 +6,7 @@ import { pivotOf } from '../arrange/standpoint';
 import type { Lens, Shot } from '../format/shot';
 import { readShot } from '../format/shotFile';
 import { subtract } from '../geometry/vector';
+import { prospectOf } from './prospect';
 import { bestStandpoint, shotFrom, standpointAt } from './standing';
 
 const kit: readonly Lens[] = Object.values(LENSES);
@@ -61,6 +62,23 @@ describe('standing at a place', () => {
 		expect(behind({ x: 0, z: z - 8 })).toBe(false);
 	});
 
+	it('knows from where faces read strangely: so near, or at the edge of a wide lens', () => {
+		const couple = shotOf({
+			lens: LENSES.portrait85,
+			people: [person('a', [-0.2, 1.6, 3]), person('b', [0.2, 1.6, 3])]
+		});
+		const now = prospectOf(study(couple));
+		const distorts = (z: number) => standpointAt(study(couple), kit, now, { x: 0, z }).distorts;
+		expect(distorts(0.5)).toBe(false);
+		// noses four per cent larger than from 3 m: (d + 0.088) / (d - 0.030) from 1.5 m on
+		expect(distorts(1.4)).toBe(false);
+		expect(distorts(1.6)).toBe(true);
+		// whoever stands there already is not warned of it
+		const near = { ...couple, camera: { ...couple.camera, position: { x: 0, y: 1.6, z: 1.7 } } };
+		const there = standpointAt(study(near), kit, prospectOf(study(near)), { x: 0, z: 1.8 });
+		expect(there.distorts).toBe(false);
+	});
+
 	it('offers no place farther back than there is room', () => {
 		const cramped: Shot = { ...shot, place: { clearBehindCameraM: 1 } };
 		const isPossible = (z: number) =>
@@ -73,7 +91,7 @@ describe('standing at a place', () => {
 
 describe('the best place to stand', () => {
 	const place = (x: number, fNumber: number, other = {}) => ({
-		...{ x, z: 0, fNumber, focalMm: 50, isPossible: true, losesSomeone: false },
+		...{ x, z: 0, fNumber, focalMm: 50, isPossible: true, losesSomeone: false, distorts: false },
 		...other
 	});
 	const here = { x: 0, z: 0 };
@@ -89,10 +107,11 @@ describe('the best place to stand', () => {
 		expect(bestStandpoint([], here, 4)).toBeNull();
 	});
 
-	it('is none that cannot be had, or from where somebody is not seen', () => {
+	it('is none that cannot be had, from where somebody is not seen, or where faces are distorted', () => {
 		const points = [
 			place(1, 2, { isPossible: false }),
 			place(1, 2, { losesSomeone: true }),
+			place(1, 2, { distorts: true }),
 			{ ...place(1, 2), fNumber: null }
 		];
 		expect(bestStandpoint(points, here, 5.6)).toBeNull();

@@ -6,6 +6,8 @@ import { closedUp } from '../arrange/regroup';
 import { hasRoom, pivotOf, standingAt } from '../arrange/standpoint';
 import { norm, subtract, type Vec3 } from '../geometry/vector';
 import { stopsBetween } from '../optics/fNumber';
+import { edgeStretch, nosePerspective, STRETCHED_FROM, STRONG_FROM } from '../optics/perspective';
+import { facesSeen } from '../study/facesSeen';
 import { lensFor } from './lensWays';
 import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect';
 
@@ -22,6 +24,8 @@ export interface Standpoint {
 	readonly isPossible: boolean;
 	/** Fewer people are seen from here than from where the camera is, or they have their backs to it. */
 	readonly losesSomeone: boolean;
+	/** From so near, or with so wide a lens, faces read strangely, and from where the camera is they do not. */
+	readonly distorts: boolean;
 }
 
 export interface FloorPlan {
@@ -58,13 +62,21 @@ export function standpointAt(
 	const then = there && !isBehind(shot, place) ? prospectWith(study, there) : null;
 	const focalMm = (there ?? shot).camera.focalMm;
 	if (!there || !then) {
-		return { ...place, fNumber: null, focalMm, isPossible: false, losesSomeone: true };
+		const none = { fNumber: null, isPossible: false, losesSomeone: true, distorts: false };
+		return { ...place, ...none, focalMm };
 	}
 	const isPossible = then.study.holds && hasRoom(shot, there.camera);
 	const losesSomeone = now !== null && seenPeople(then) < seenPeople(now);
 	const fNumber = isPossible && !losesSomeone ? (then.study.pick?.fNumber ?? null) : null;
-	return { ...place, fNumber, focalMm, isPossible, losesSomeone };
+	const distorts = distortsFaces(then) && !(now && distortsFaces(now));
+	return { ...place, fNumber, focalMm, isPossible, losesSomeone, distorts };
 }
+
+const distortsFaces = ({ study: { scene } }: Prospect): boolean =>
+	facesSeen(scene).some(
+		({ seen: { distanceM, cosOffAxis } }) =>
+			nosePerspective(distanceM) >= STRONG_FROM || edgeStretch(cosOffAxis) >= STRETCHED_FROM
+	);
 
 /** Beyond the people as the camera sees them now: whoever looks at it from there has turned round, and the back row is the front one. */
 function isBehind(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): boolean {
@@ -91,7 +103,7 @@ export const isOpen = ({ isPossible, losesSomeone }: Standpoint): boolean =>
 const WORTH_WALKING_STOPS = 2 / 3 - 1e-9;
 
 /**
- * Where to go: of the places where the widest f-number is picked, the one with the shortest way.
+ * Where to go: of the places where the widest f-number is picked and faces read as they do now, the one with the shortest way.
  *
  * @param fNumber what is picked where the camera is
  * @returns null where it is as good as anywhere
@@ -101,7 +113,7 @@ export function bestStandpoint(
 	{ x, z }: Pick<Vec3, 'x' | 'z'>,
 	fNumber: number
 ): Standpoint | null {
-	const open = points.filter((one) => isOpen(one) && one.fNumber !== null);
+	const open = points.filter((one) => isOpen(one) && !one.distorts && one.fNumber !== null);
 	const least = Math.min(...open.map((one) => one.fNumber as number));
 	if (!(stopsBetween(least, fNumber) >= WORTH_WALKING_STOPS)) return null;
 	const wayM = (one: Standpoint) => Math.hypot(one.x - x, one.z - z);

@@ -4,7 +4,7 @@ import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
 import { engraved, factorOfStops, stopsBetween } from '../../optics/fNumber';
 import { edgeStretch, STRETCHED_FROM } from '../../optics/perspective';
-import { isHuman } from '../../tables/heads';
+import { facesSeen } from '../facesSeen';
 import type { Scene } from '../scene';
 import { isDiffracted } from '../take';
 
@@ -82,13 +82,9 @@ const unseenReasons = (unseen: readonly Unseen[]): Reason[] =>
 	unseen.map((one) => ({ topic: 'people', code: 'unseen', ...one }));
 
 /** Whose head the edge of a wide lens stretches most, where one sees it. */
-function stretchedReasons({ sightings }: Scene): Reason[] {
-	const [most] = sightings
-		.flatMap(({ person, nearEye }) =>
-			nearEye && person.need !== 'free' && isHuman(person.build)
-				? { personId: person.id, share: edgeStretch(nearEye.seen.cosOffAxis) }
-				: []
-		)
+function stretchedReasons(scene: Scene): Reason[] {
+	const [most] = facesSeen(scene)
+		.map(({ personId, seen }) => ({ personId, share: edgeStretch(seen.cosOffAxis) }))
 		.toSorted((a, b) => b.share - a.share);
 	if (!most || most.share < STRETCHED_FROM) return [];
 	return [{ topic: 'people', code: 'stretched', ...most }];
