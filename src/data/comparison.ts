@@ -1,6 +1,8 @@
 import type { ExerciseRecord } from '$core/format/exerciseLog';
 import type { DayShot, JobFile, KitOfFile } from '$core/format/job';
+import type { SaidOfJob } from '$core/format/saidOfFrames';
 import type { Spreads } from '$core/tables/spreads';
+import { frameId, NO_JOB } from './frameShelf';
 import type { Job, KitBody, KitLens, ShotRecord } from './database';
 import { bodyOfFile, dayShotOf, lensOfFile } from './jobFile';
 import type { KitContents } from './kitContents';
@@ -20,7 +22,8 @@ type Subject =
 	| { readonly kind: 'body'; readonly file: KitBody; readonly mine: KitBody | null }
 	| { readonly kind: 'lens'; readonly file: KitLens; readonly mine: KitLens | null }
 	| { readonly kind: 'hands'; readonly file: Spreads }
-	| { readonly kind: 'exercises'; readonly file: readonly ExerciseRecord[] };
+	| { readonly kind: 'exercises'; readonly file: readonly ExerciseRecord[] }
+	| { readonly kind: 'said'; readonly file: readonly SaidOfJob[] };
 
 export interface Item {
 	readonly key: string;
@@ -237,4 +240,28 @@ export function compareLog(
 	const title = `the log of exercises: ${fresh.length === 1 ? '1 entry' : `${fresh.length} entries`}`;
 	const subject = { kind: 'exercises', file: fresh } as const;
 	return [{ key: 'exercises', title, differs: '', ways: NEW, subject }];
+}
+
+/**
+ * What a file says of frames of which nothing is said here.
+ *
+ * @param jobs  ids here of the jobs of the file, in its order; null for one that is new
+ * @param known ids of frames of which something is said here
+ */
+export function compareSaid(
+	file: readonly SaidOfJob[],
+	jobs: readonly (string | null)[],
+	known: readonly string[]
+): readonly Item[] {
+	const here = new Set(known);
+	const fresh = file.map(({ job, frames }) => {
+		const jobId = job === null ? NO_JOB : (jobs[job] ?? null);
+		const isNew = (name: string) => jobId === null || !here.has(frameId(jobId, name));
+		return { job, frames: frames.filter((one) => isNew(one.file)) };
+	});
+	const count = fresh.reduce((sum, { frames }) => sum + frames.length, 0);
+	if (count === 0) return [];
+	const title = `marks and notes of ${count === 1 ? '1 frame' : `${count} frames`}`;
+	const subject = { kind: 'said', file: fresh } as const;
+	return [{ key: 'said', title, differs: '', ways: NEW, subject }];
 }

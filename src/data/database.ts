@@ -4,7 +4,12 @@ import { JOB_SHAPE, SLOT_SHAPE } from '$core/format/job';
 import type { ExerciseRecord } from '$core/format/exerciseLog';
 import { SpreadsSchema } from '$core/format/odds';
 import { SPREAD_KEYS } from '$core/tables/spreads';
-import { JudgementSchema, MeasuredFrameSchema } from '$core/format/review';
+import {
+	isUnsaid,
+	JudgementSchema,
+	MeasuredFrameSchema,
+	type Judgement
+} from '$core/format/review';
 import { BodySchema, LensSchema } from '$core/format/gear';
 import { LensNotesSchema } from '$core/format/lensNotes';
 import { SharpnessSchema } from '$core/format/sharpness';
@@ -119,6 +124,13 @@ export const FrameRecordSchema = z.strictObject({
 });
 export type FrameRecord = z.infer<typeof FrameRecordSchema>;
 
+/** What was said of a frame, by its id: also of one that this device has not seen, of which a backup tells. */
+export interface SaidRecord {
+	readonly id: string;
+	readonly jobId: string;
+	readonly judgement: Judgement;
+}
+
 /** The folder that backups go to by themselves. */
 export interface BackupFolder {
 	readonly id: 'mine';
@@ -150,7 +162,7 @@ export const presetLenses = (): KitLens[] =>
 	}));
 
 /** The present version; Dexie counts in tens. */
-const VERSION = 8;
+const VERSION = 9;
 
 /** Whether the browser’s database of this name was made by a newer Focalis, whose records mean other things. */
 export async function isNewer(name: string): Promise<boolean> {
@@ -170,6 +182,7 @@ export class Database extends Dexie {
 	readonly changes!: Table<ChangeNote, number>;
 	readonly photographs!: EntityTable<KeptPhotograph, 'id'>;
 	readonly frames!: EntityTable<FrameRecord, 'id'>;
+	readonly said!: EntityTable<SaidRecord, 'id'>;
 	readonly exercises!: EntityTable<ExerciseRecord, 'id'>;
 	readonly backupFolders!: EntityTable<BackupFolder, 'id'>;
 
@@ -212,7 +225,17 @@ export class Database extends Dexie {
 		// 7: a log of what was practised
 		this.version(7).stores({ exercises: 'id' });
 		// 8: where backups go by themselves
-		this.version(VERSION).stores({ backupFolders: 'id' });
+		this.version(8).stores({ backupFolders: 'id' });
+		// 9: what was said of frames, apart from what was measured of them
+		this.version(VERSION)
+			.stores({ said: 'id, jobId' })
+			.upgrade(async (transaction) => {
+				const said: SaidRecord[] = [];
+				await transaction.table<FrameRecord>('frames').each(({ id, jobId, judgement }) => {
+					if (!isUnsaid(judgement)) said.push({ id, jobId, judgement });
+				});
+				await transaction.table('said').bulkPut(said);
+			});
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());
 			void transaction.table('lenses').bulkAdd(presetLenses());

@@ -69,3 +69,55 @@ describe('the shelf of frames that came home', () => {
 		expect((await store.frames.of('job')).map(({ id }) => id)).toEqual(['c']);
 	});
 });
+
+describe('what was said of frames', () => {
+	const KEPT = { ...UNJUDGED, mark: 'keep' as const, note: 'the light' };
+	const of = (name: string, judgement = UNJUDGED): FrameRecord => ({
+		...recordWith(`job|${name}`, Float32Array.from(POWER)),
+		judgement
+	});
+
+	it('is there for a backup as long as it is said', async () => {
+		const { frames } = opened('said');
+		await frames.add([of('a', KEPT), of('b')]);
+		expect(await frames.allSaid()).toEqual(new Map([['job', [{ file: 'a', ...KEPT }]]]));
+		await frames.put([of('a'), of('b', KEPT)]);
+		expect([...(await frames.saidOf('job')).keys()]).toEqual(['job|b']);
+		await frames.forget(['job|b']);
+		expect(await frames.allSaid()).toEqual(new Map());
+	});
+
+	it('comes from a backup where nothing is said here', async () => {
+		const { frames } = opened('said elsewhere');
+		await frames.add([of('a', { ...UNJUDGED, mark: 'drop' }), of('b')]);
+		await frames.takeSaid(
+			'job',
+			['a', 'b', 'not here yet'].map((file) => ({ file, ...KEPT }))
+		);
+		expect((await frames.of('job')).map(({ judgement }) => judgement.mark)).toEqual([
+			'drop',
+			'keep'
+		]);
+		const said = await frames.saidOf('job');
+		expect([...said].map(([id, { mark }]) => [id, mark])).toEqual([
+			['job|a', 'drop'],
+			['job|b', 'keep'],
+			['job|not here yet', 'keep']
+		]);
+	});
+
+	it('goes with its day', async () => {
+		const store = opened('said of a day');
+		await store.frames.add([of('a', KEPT)]);
+		await store.eraseJob('job');
+		expect(await store.frames.allSaid()).toEqual(new Map());
+	});
+
+	it('is found in what an earlier Focalis kept', async () => {
+		const old = new Dexie('version 8');
+		old.version(8).stores({ frames: 'id, jobId' });
+		await old.table('frames').bulkAdd([of('a', KEPT), of('b')]);
+		old.close();
+		expect([...(await opened('version 8').frames.saidOf('job')).keys()]).toEqual(['job|a']);
+	});
+});

@@ -1,8 +1,10 @@
 import type { ExerciseRecord } from '$core/format/exerciseLog';
 import { JOB_LIMITS, type JobFile, type KitOfFile } from '$core/format/job';
 import type { Backup } from '$core/format/openedFile';
+import { MOST_SAID, type FrameSaid, type SaidOfJob } from '$core/format/saidOfFrames';
 import { ASSUMED } from '$core/tables/spreads';
 import type { Job, KitBody, KitLens, ShotRecord } from './database';
+import { NO_JOB } from './frameShelf';
 import type { KitContents } from './kitContents';
 
 /** What the store holds, as files. */
@@ -73,10 +75,13 @@ export function dayShotOf({ id, shot, slot }: ShotRecord): JobFile['shots'][numb
 }
 
 /** A job of more shots than a file may have goes out in parts: equal title and date bring them together again. */
-function inParts(records: readonly ShotRecord[]): (readonly ShotRecord[])[] {
-	const count = Math.max(1, Math.ceil(records.length / JOB_LIMITS.shots));
-	const length = Math.ceil(records.length / count);
-	return Array.from({ length: count }, (_, i) => records.slice(i * length, (i + 1) * length));
+const inParts = (records: readonly ShotRecord[]) => piecesOf(records, JOB_LIMITS.shots);
+
+/** A list in pieces of at most so many, all nearly as long; one without anything is one piece. */
+function piecesOf<T>(all: readonly T[], most: number): (readonly T[])[] {
+	const count = Math.max(1, Math.ceil(all.length / most));
+	const length = Math.ceil(all.length / count);
+	return Array.from({ length: count }, (_, i) => all.slice(i * length, (i + 1) * length));
 }
 
 /** Everything of this device in one file. The kit stands once, not with each job. */
@@ -84,9 +89,21 @@ export function backupOf(
 	jobs: readonly Job[],
 	shotsOf: (jobId: string) => readonly ShotRecord[],
 	kit: KitContents,
-	exercises: readonly ExerciseRecord[] = []
+	exercises: readonly ExerciseRecord[] = [],
+	said: ReadonlyMap<string, readonly FrameSaid[]> = new Map()
 ): Backup {
 	const none = { bodies: [], lenses: [] };
+	const parts = jobs.flatMap((job) =>
+		inParts(shotsOf(job.id)).map((records) => ({ job, records }))
+	);
+	const ofFrames = [...said].flatMap(([jobId, frames]): SaidOfJob[] => {
+		const number = parts.findIndex(({ job }) => job.id === jobId);
+		if (number < 0 && jobId !== NO_JOB) return [];
+		return piecesOf(frames, MOST_SAID).map((piece) => ({
+			job: number < 0 ? null : number,
+			frames: piece
+		}));
+	});
 	const isOwn = JSON.stringify(kit.spreads) !== JSON.stringify(ASSUMED);
 	return {
 		format: 'focalis-backup',
@@ -94,8 +111,7 @@ export function backupOf(
 		kit: kitOfFile(kit),
 		...(isOwn ? { spreads: kit.spreads } : {}),
 		...(exercises.length > 0 ? { exercises } : {}),
-		jobs: jobs.flatMap((job) =>
-			inParts(shotsOf(job.id)).map((records) => jobFileOf(job, records, none))
-		)
+		...(ofFrames.length > 0 ? { said: ofFrames } : {}),
+		jobs: parts.map(({ job, records }) => jobFileOf(job, records, none))
 	};
 }

@@ -257,15 +257,15 @@ export class Store {
 
 	/** Erases a job for good, with its shots and their histories; says what was erased. */
 	async eraseJob(id: string): Promise<ErasedCounts> {
-		const { jobs, shots, steps, erased, changes, photographs, frames } = this.#db;
-		const all = [jobs, shots, steps, erased, changes, photographs, frames];
+		const { jobs, shots, steps, erased, changes, photographs, frames, said } = this.#db;
+		const all = [jobs, shots, steps, erased, changes, photographs, frames, said];
 		return this.#db.transaction('rw', all, async () => {
 			const job = await jobs.get(id);
 			const shotIds = await shots.where('slot.jobId').equals(id).primaryKeys();
 			const stepCount = await steps.where('shotId').anyOf(shotIds).delete();
 			await shots.bulkDelete(shotIds);
 			await photographs.bulkDelete(shotIds);
-			await frames.where('jobId').equals(id).delete();
+			for (const table of [frames, said]) await table.where('jobId').equals(id).delete();
 			await jobs.delete(id);
 			await erased.put({ id });
 			await this.#note('erased', [id]);

@@ -68,6 +68,11 @@
 		});
 	});
 	$effect(() => {
+		// what was said of frames is in the backup, too
+		if (session.review.changes === 0) return;
+		untrack(() => !session.job?.isSample && keeping.noteChange());
+	});
+	$effect(() => {
 		if (!session.isReady) return;
 		untrack(() => {
 			if (!isSampleDue) return;

@@ -22,7 +22,7 @@ describe('a file of ours', () => {
 		const reading = readFileText(writeJobText(job));
 		expect(reading).toEqual({
 			ok: true,
-			opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null, exercises: [] }
+			opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null, exercises: [], said: [] }
 		});
 	});
 

@@ -13,6 +13,7 @@ import {
 import { SpreadsSchema } from './odds';
 import type { Spreads } from '../tables/spreads';
 import { MOST_PROBLEMS, problemsOf, type Problem } from './problems';
+import { MOST_SAID, SaidOfJobSchema, type SaidOfJob } from './saidOfFrames';
 import { isObject, readShot, refuse, type Refusal } from './shotFile';
 import type { Shot } from './shot';
 
@@ -23,7 +24,8 @@ import type { Shot } from './shot';
 
 /** Most jobs of a backup. */
 const MOST_JOBS = 1000;
-const LONGEST_LIST = 1000;
+const LONGEST_LIST = 10_000;
+const MOST_KEYS = 1000;
 const DEEPEST = 16;
 
 /** Everything that is kept on a device, but for the steps that can be undone. */
@@ -35,6 +37,8 @@ export interface Backup {
 	readonly spreads?: Spreads | undefined;
 	/** What was practised; missing while nothing was. */
 	readonly exercises?: readonly ExerciseRecord[] | undefined;
+	/** What was said of frames that came home; missing while nothing was. */
+	readonly said?: readonly SaidOfJob[] | undefined;
 	readonly jobs: readonly JobFile[];
 }
 
@@ -44,6 +48,7 @@ const BackupShellSchema = record('the backup', {
 	kit: KitSchema.default({ bodies: [], lenses: [] }),
 	spreads: SpreadsSchema.optional(),
 	exercises: list('the exercises', ExerciseRecordSchema, MOST_EXERCISES).default([]),
+	said: list('what was said of frames', SaidOfJobSchema, MOST_SAID).default([]),
 	jobs: list('the jobs', z.unknown(), MOST_JOBS)
 });
 
@@ -55,6 +60,7 @@ export type Opened =
 			readonly kit: KitOfFile;
 			readonly spreads: Spreads | null;
 			readonly exercises: readonly ExerciseRecord[];
+			readonly said: readonly SaidOfJob[];
 	  };
 
 export type Reading = { readonly ok: true; readonly opened: Opened } | Refusal;
@@ -94,7 +100,7 @@ function openedJob(value: Record<string, unknown>): Reading {
 	if (!job) return refuse('invalid', WRONG, problems);
 	return {
 		ok: true,
-		opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null, exercises: [] }
+		opened: { kind: 'jobs', jobs: [job], kit: job.kit, spreads: null, exercises: [], said: [] }
 	};
 }
 
@@ -110,8 +116,8 @@ function openedBackup(value: Record<string, unknown>): Reading {
 		}
 		jobs.push(job);
 	}
-	const { kit, spreads = null, exercises } = shell.data;
-	return { ok: true, opened: { kind: 'jobs', jobs, kit, spreads, exercises } };
+	const { kit, spreads = null, exercises, said } = shell.data;
+	return { ok: true, opened: { kind: 'jobs', jobs, kit, spreads, exercises, said } };
 }
 
 /** Validates a job, shot by shot, so that it can stop when enough is wrong. */
@@ -147,9 +153,11 @@ function excessOf(value: unknown): string | null {
 		const { value: one, depth } = next;
 		if (typeof one !== 'object' || one === null) continue;
 		if (depth > DEEPEST) return 'This file is nested deeper than any file of Focalis.';
-		const parts: unknown[] = Array.isArray(one) ? one : Object.values(one);
-		if (parts.length > LONGEST_LIST) {
-			return `A list in this file has ${parts.length.toLocaleString('en')} entries; Focalis takes at most ${LONGEST_LIST.toLocaleString('en')}.`;
+		const isList = Array.isArray(one);
+		const parts: unknown[] = isList ? one : Object.values(one);
+		const most = isList ? LONGEST_LIST : MOST_KEYS;
+		if (parts.length > most) {
+			return `A list in this file has ${parts.length.toLocaleString('en')} entries; Focalis takes at most ${most.toLocaleString('en')}.`;
 		}
 		for (const part of parts) open.push({ value: part, depth: depth + 1 });
 	}

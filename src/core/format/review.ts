@@ -117,5 +117,8 @@ export const JudgementSchema = z.strictObject({
 });
 export type Judgement = z.output<typeof JudgementSchema>;
 export const UNJUDGED: Judgement = { mark: null, isFavourite: false, note: '', shotId: null };
+/** Whether nothing was said of a frame. */
+export const isUnsaid = ({ mark, isFavourite, note, shotId }: Judgement): boolean =>
+	mark === null && !isFavourite && note === '' && shotId === null;
 /** A frame that was put apart from all shots by hand. */
 export const APART = 'none';

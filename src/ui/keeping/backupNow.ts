@@ -5,10 +5,12 @@ import type { Library } from './library.svelte';
 
 /** Everything of this device as it is now, as the text of a backup, a job a piece. */
 export async function backupNow(library: Library): Promise<Iterable<string>> {
-	// a log that cannot be read must not keep everything else from being saved
-	const exercises = await library.shelves.exercises.all().catch(() => []);
+	// what cannot be read must not keep everything else from being saved
+	const { exercises: log, frames } = library.shelves;
+	const exercises = await log.all().catch(() => []);
+	const said = await frames.allSaid().catch(() => new Map());
 	const shotsOf = (jobId: string) => library.shotsOf(jobId);
-	return backupPieces(backupOf(library.jobs, shotsOf, library.kit, exercises));
+	return backupPieces(backupOf(library.jobs, shotsOf, library.kit, exercises, said));
 }
 
 /** @param mark of the device, where several write into one folder */

@@ -13,6 +13,8 @@ export interface DoneStep {
 export class DoneSteps implements Undoing {
 	#done = $state.raw<readonly DoneStep[]>([]);
 	#undone = $state.raw<readonly DoneStep[]>([]);
+	/** How often something was done here, taken back or done again. */
+	changes = $state(0);
 
 	get undoWords(): string | null {
 		return this.#done.at(-1)?.words ?? null;
@@ -34,6 +36,7 @@ export class DoneSteps implements Undoing {
 		const kept = isSame ? this.#done.slice(0, -1) : this.#done;
 		this.#done = [...kept, isSame ? { ...step, back: last.back } : step];
 		this.#undone = [];
+		this.changes += 1;
 	}
 
 	undo(): void {
@@ -41,6 +44,7 @@ export class DoneSteps implements Undoing {
 		if (!step) return;
 		this.#done = this.#done.slice(0, -1);
 		this.#undone = [...this.#undone, step];
+		this.changes += 1;
 		step.back();
 	}
 
@@ -49,6 +53,7 @@ export class DoneSteps implements Undoing {
 		if (!step) return;
 		this.#undone = this.#undone.slice(0, -1);
 		this.#done = [...this.#done, step];
+		this.changes += 1;
 		step.again();
 	}
 }

@@ -1,9 +1,9 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
-import { UNJUDGED, type Judgement, type PointedSpot } from '$core/format/review';
+import { isUnsaid, type Judgement, type PointedSpot } from '$core/format/review';
 import type { FrameRecord } from '$data/database';
 import { measuringPorts } from '../../workers/ports';
 import type { Measuring } from '../../workers/review.worker';
-import type { FrameShelf } from '$data/frameShelf';
+import { frameId, type FrameShelf } from '$data/frameShelf';
 import { saidIn } from '$files/in/sidecar';
 import type { Taking } from '$words/review';
 import type { Sight } from '../../photograph/faces/sight';
@@ -13,10 +13,9 @@ import type { HomeFile } from './homeFile';
 import { beginsLikePicture, sorted } from './pictureFiles';
 import { whenIdle } from '../shared/whenIdle';
 import { followedIn, putSmallPicture } from './pictures';
+import { SaidBefore } from './saidBefore';
 import { ChosenSidecars } from './sidecars';
 
-/** Frames that belong to no job are kept under this one. */
-export const NO_JOB = 'no job';
 /** Frames are kept in lots: one by one the store would be asked too often, many at once would hold the page up. */
 const LOT = 4;
 /** So many files are taken in at once: each is looked up by the browser and gets its place on the page. */
@@ -47,10 +46,12 @@ export class Homecoming {
 	/** Frames whose record the store has not got yet: new ones, and such as were changed. */
 	#fresh: string[] = [];
 	#changed: string[] = [];
+	readonly #said: SaidBefore;
 
 	constructor(shelf: FrameShelf, jobId: string) {
 		this.#shelf = shelf;
 		this.jobId = jobId;
+		this.#said = new SaidBefore(shelf, jobId);
 	}
 
 	readonly files = $derived.by((): readonly HomeFile[] =>
@@ -64,9 +65,13 @@ export class Homecoming {
 	/** Reads what was kept of this job; of what was opened meanwhile it is what counts. */
 	async begin(): Promise<void> {
 		try {
+			await this.#said.read();
 			for (const { id, measured, judgement } of await this.#shelf.of(this.jobId)) {
 				const file = this.#files.get(id)?.file ?? null;
 				this.#files.set(id, { id, name: measured.name, file, measured, judgement, problem: '' });
+			}
+			for (const one of [...this.#files.values()].filter((file) => isUnsaid(file.judgement))) {
+				this.#files.set(one.id, { ...one, judgement: this.#saidOf(one.id) });
 			}
 			this.#putInOrder();
 		} catch {
@@ -124,10 +129,12 @@ export class Homecoming {
 			name: file.name,
 			file,
 			measured: known?.measured ?? null,
-			judgement: known?.judgement ?? UNJUDGED,
+			judgement: known?.judgement ?? this.#saidOf(id),
 			problem: ''
 		});
 	}
+
+	readonly #saidOf = (id: string): Judgement => this.#said.of(id, (one) => this.#files.has(one));
 
 	#putInOrder(): void {
 		const files = [...this.#files.values()].toSorted((a, b) => byName(a.name, b.name));
@@ -284,7 +291,7 @@ export class Homecoming {
 
 	/** The same file has the same name, size and time. */
 	#idOf({ name, size, lastModified }: File): string {
-		return [this.jobId, name, size, lastModified].join('|');
+		return frameId(this.jobId, [name, size, lastModified].join('|'));
 	}
 }
 

@@ -24,6 +24,32 @@ async function shelfWith(names: readonly string[]) {
 	return { shelf: store.frames, records };
 }
 
+describe('frames of which a backup tells', () => {
+	it('are marked when they come, before or after the store answers', async () => {
+		const { shelf } = await shelfWith([]);
+		const said = ['a.jpg', 'b.jpg'].map((name) => ({
+			...{ file: `${name}|1|7`, ...UNJUDGED, mark: 'keep' as const }
+		}));
+		await shelf.takeSaid('job', said);
+		// copied to this device later
+		await shelf.renameSaid('job|b.jpg|1|7', 'job|b.jpg|1|8');
+		const home = new Homecoming(shelf, 'job');
+		await home.open([file('a.jpg'), file('c.jpg')]);
+		home.pause();
+		await home.begin();
+		await home.open([file('b.jpg')]);
+		home.pause();
+		expect(home.files.map(({ name, judgement }) => [name, judgement.mark])).toEqual([
+			['a.jpg', 'keep'],
+			['b.jpg', 'keep'],
+			['c.jpg', null]
+		]);
+		await vi.waitFor(async () =>
+			expect([...(await shelf.saidOf('job')).keys()]).toEqual([idOf('a.jpg'), idOf('b.jpg')])
+		);
+	});
+});
+
 describe('frames that were measured before', () => {
 	it('are known again although they are opened before the store answers', async () => {
 		const { shelf } = await shelfWith(['a.jpg']);

@@ -1,5 +1,6 @@
 import type { Session } from '../keeping/session.svelte';
-import { Homecoming, NO_JOB } from './homecoming.svelte';
+import { NO_JOB } from '$data/frameShelf';
+import { Homecoming } from './homecoming.svelte';
 
 /** What came home of each job, while this window is open: measuring goes on wherever one is. */
 const homes = new WeakMap<Session, Map<string, Homecoming>>();
@@ -25,3 +26,7 @@ export function homeUnder(session: Session, jobId: string): Homecoming {
 	}
 	return home;
 }
+
+/** What is kept of the frames of a job was changed elsewhere: whoever has it open reads it again. */
+export const readAgain = (session: Session, jobId: string): Promise<void> | undefined =>
+	homes.get(session)?.get(jobId)?.begin();

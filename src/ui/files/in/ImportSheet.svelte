@@ -7,7 +7,8 @@
 	import type { Kit } from '../../kit/kit.svelte';
 	import Pick from '../../shared/Pick.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import { takeJob, takeKit } from './importing';
+	import { readAgain } from '../../review/homes.svelte';
+	import { takeJob, takeKit, takeSaid } from './importing';
 	import type { Compared } from './openings.svelte';
 
 	/** What a file would bring, before anything of it is taken. */
@@ -67,12 +68,17 @@
 	async function take() {
 		isTaking = true;
 		let openId: string | null = null;
+		const jobIds: (string | null)[] = [];
 		for (const [i, one] of file.jobs.entries()) {
 			const isWanted = one.mine === null || one.items.length > 0;
 			const id = isWanted ? await takeJob(session, one, (item) => wayOf(i, item)) : null;
 			openId ??= id;
+			jobIds.push(id ?? one.mine?.id ?? null);
 		}
-		await takeKit(kit, session.library.shelves.exercises, file.kit, (item) => wayOf(KIT, item));
+		const { exercises, frames } = session.library.shelves;
+		const ofKit = (item: Item) => wayOf(KIT, item);
+		await takeKit(kit, exercises, file.kit, ofKit);
+		for (const id of await takeSaid(frames, jobIds, file.kit, ofKit)) await readAgain(session, id);
 		if (openId && openId !== session.job?.id) await session.openJob(openId);
 		if (openId) ontaken();
 		close();
@@ -137,7 +143,7 @@
 		{/each}
 		{#if file.kit.length > 0}
 			<section>
-				<h3>Kit</h3>
+				<h3>Beside the days</h3>
 				{@render list(KIT, file.kit)}
 			</section>
 		{/if}

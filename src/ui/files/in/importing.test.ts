@@ -2,8 +2,17 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ExerciseRecord } from '$core/format/exerciseLog';
 import type { JobFile } from '$core/format/job';
 import { backupPieces, readFileText, writeJobText, type Backup } from '$core/format/openedFile';
+import { UNJUDGED } from '$core/format/review';
 import { ASSUMED } from '$core/tables/spreads';
-import { compareJobs, compareKit, compareLog, type Decision, type Item } from '$data/comparison';
+import {
+	compareJobs,
+	compareKit,
+	compareLog,
+	compareSaid,
+	type Decision,
+	type Item
+} from '$data/comparison';
+import { NO_JOB } from '$data/frameShelf';
 import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
 import { sampleDay } from '$data/sampleDay';
 import { Store } from '$data/store';
@@ -11,7 +20,7 @@ import { readShotList } from '$files/in/shotList';
 import { writeShotList } from '$files/out/shotList';
 import { Kit } from '../../kit/kit.svelte';
 import { Session } from '../../keeping/session.svelte';
-import { takeJob, takeKit } from './importing';
+import { takeJob, takeKit, takeSaid } from './importing';
 import { jobOfRows } from './listed';
 
 let number = 0;
@@ -234,6 +243,44 @@ describe('a backup of everything', () => {
 		await takeKit(kit, log, items, first);
 		expect(await log.all()).toEqual([entry]);
 		expect(compareLog(reading.opened.exercises, await log.all())).toEqual([]);
+	});
+
+	it('brings the marks of frames, once, to their days and to none', async () => {
+		const { frames } = session.library.shelves;
+		const { job, shots } = sampleDay(0);
+		const other = { ...sampleDay(0).job, title: 'Another day' };
+		const marked = (file: string) => ({ file, ...UNJUDGED, mark: 'keep' as const });
+		const said = new Map([
+			[other.id, [marked('a.jpg|1|7')]],
+			[NO_JOB, [marked('b.jpg|1|7')]],
+			['of a day that is not there', [marked('c.jpg|1|7')]]
+		]);
+		const shotsOf = (id: string) => (id === job.id ? shots : []);
+		const text = written(backupOf([job, other], shotsOf, kit.contents, [], said));
+		const reading = readFileText(text);
+		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
+		const ids: (string | null)[] = [];
+		for (const file of reading.opened.jobs) {
+			ids.push(await takeJob(session, await compare(file), first));
+		}
+		const items = compareSaid(reading.opened.said, [null, null], []);
+		expect(items.map(({ title }) => title)).toEqual(['marks and notes of 2 frames']);
+		await takeSaid(frames, ids, items, () => 'skip');
+		expect(await frames.allSaid()).toEqual(new Map());
+		await takeSaid(frames, ids, items, first);
+		const here = session.library.jobs.find(({ title }) => title === 'Another day')?.id ?? '';
+		expect([...(await frames.saidOf(here)).keys()]).toEqual([`${here}|a.jpg|1|7`]);
+		const known = await frames.idsSaid([here, NO_JOB]);
+		expect(compareSaid(reading.opened.said, ids, known)).toEqual([]);
+	});
+
+	it('with a long log of exercises can be opened again', () => {
+		const entry = (i: number): ExerciseRecord => ({
+			...{ id: `${i}`, exercise: 'four-edges', doneAt: i, isPractice: true, frames: 6 },
+			...{ score: { good: 3, of: 3 }, lensName: '' }
+		});
+		const log = Array.from({ length: 1500 }, (_, i) => entry(i));
+		expect(readFileText(written(backupOf([], () => [], kit.contents, log))).ok).toBe(true);
 	});
 
 	it('of more shots than a file may have comes back as one day', async () => {

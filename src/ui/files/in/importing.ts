@@ -2,6 +2,7 @@ import type { DayShot } from '$core/format/job';
 import type { Decision, Item, JobComparison } from '$data/comparison';
 import type { Job, ShotRecord, Slot } from '$data/database';
 import type { ExerciseShelf } from '$data/exerciseShelf';
+import { NO_JOB, type FrameShelf } from '$data/frameShelf';
 import type { Kit } from '../../kit/kit.svelte';
 import { newJob } from '../../keeping/dayActions';
 import type { Session } from '../../keeping/session.svelte';
@@ -87,4 +88,29 @@ export async function takeKit(
 		const id = way === 'both' ? crypto.randomUUID() : subject.file.id;
 		kit.put({ ...subject.file, id, position });
 	}
+}
+
+/**
+ * Takes what was said of frames, if that was chosen.
+ *
+ * @param jobs ids here of the jobs of the file, in its order; null for one that was not taken
+ * @returns of which jobs something was taken
+ */
+export async function takeSaid(
+	shelf: Pick<FrameShelf, 'takeSaid'>,
+	jobs: readonly (string | null)[],
+	items: readonly Item[],
+	wayOf: Chosen
+): Promise<readonly string[]> {
+	const taken: string[] = [];
+	for (const item of items) {
+		if (item.subject.kind !== 'said' || wayOf(item) === 'skip') continue;
+		for (const { job, frames } of item.subject.file) {
+			const jobId = job === null ? NO_JOB : jobs[job];
+			if (!jobId || frames.length === 0) continue;
+			await shelf.takeSaid(jobId, frames);
+			taken.push(jobId);
+		}
+	}
+	return taken;
 }

@@ -1,6 +1,13 @@
 import type { JobFile } from '$core/format/job';
 import { refuse, type Refusal } from '$core/format/shotFile';
-import { compareKit, compareLog, type Item, type JobComparison } from '$data/comparison';
+import {
+	compareKit,
+	compareLog,
+	compareSaid,
+	type Item,
+	type JobComparison
+} from '$data/comparison';
+import { NO_JOB } from '$data/frameShelf';
 import { filesPort } from '../../../workers/ports';
 import type { Kit } from '../../kit/kit.svelte';
 import { addShot, newJob } from '../../keeping/dayActions';
@@ -79,9 +86,13 @@ export class Openings {
 		}
 		const jobs = await this.#compare(null, signal);
 		const log = await library.shelves.exercises.all().catch(() => []);
+		const mine = jobs.map((one) => one.mine?.id ?? null);
+		const known = [NO_JOB, ...mine.filter((id) => id !== null)];
+		const said = await library.shelves.frames.idsSaid(known).catch((): string[] => []);
 		const kit = [
 			...compareKit(opened.kit, opened.spreads, this.#kit.contents),
-			...compareLog(opened.exercises, log)
+			...compareLog(opened.exercises, log),
+			...compareSaid(opened.said, mine, said)
 		];
 		signal.throwIfAborted();
 		this.compared = { jobs, kit };

@@ -200,9 +200,9 @@
 				</div>
 			{/if}
 			<p>
-				The backup holds all days, the kit and your hands, without what was taken out and without
-				the steps that can be undone. A backup, a day, a shot or a shot list is opened here; you see
-				what is in it before anything is taken.
+				The backup holds all days, the kit, your hands, and the marks and notes of frames, without
+				what was taken out and without the steps that can be undone. A backup, a day, a shot or a
+				shot list is opened here; you see what is in it before anything is taken.
 			</p>
 			<p>{keeping.storageWords}</p>
 		</section>
