@@ -160,6 +160,12 @@ function inCommon(swings: readonly Swing[]): Swing {
 	};
 }
 
+/** What was measured of something small that stands alone: with few edges it shows some streak by chance. */
+export const withoutStreak = ({ spread, order }: SpreadInSet): SpreadInSet => {
+	const square = meanSquare(spread);
+	return { spread: { xx: square, yy: square, xy: 0 }, order };
+};
+
 /**
  * The same of the two eyes of a face, which move together: each with its own disc, both with the streak that they
  * have in common. What only one of them shows is no streak.

@@ -3,6 +3,7 @@ import {
 	blurInSet,
 	blursTogether,
 	spreadsInSet,
+	withoutStreak,
 	type BlurInSet,
 	type SpreadInSet
 } from '../measure/inSet';
@@ -23,6 +24,8 @@ export type Part = (typeof PARTS)[number];
 const STRAIGHT_DEG = 6;
 /** An eye that tells nothing itself is taken to be as blurred as the rest of the frame says, to so much, px. */
 const UNSURE_PX = 1;
+/** An eye that was pointed at is alone: of a face whose eyes are nearer to each other it shows streaks by chance, px. */
+const SMALL_PX = 100;
 /** How far people move from where they were planned, and a camera that stands where it was: a few fingers' breadth, m. */
 const MOVED_M = 0.03;
 
@@ -86,7 +89,11 @@ export function measuredPerson(
 	const [left, right, nose, hair] = [inSet('left'), inSet('right'), inSet('nose'), inSet('hair')];
 	const measured: (MeasuredPerson | null)[] = faces.map(() => null);
 	present.forEach(({ face, isPointed, i }, k) => {
-		const [leftEye, rightEye] = blursTogether([left[k] ?? null, right[k] ?? null], face.eyesPx);
+		const eyes = [left[k] ?? null, right[k] ?? null] as const;
+		const [leftEye, rightEye] = blursTogether(
+			isPointed && face.eyesPx < SMALL_PX ? [still(eyes[0]), still(eyes[1])] : eyes,
+			face.eyesPx
+		);
 		const blurs: Blurs = {
 			left: leftEye ?? null,
 			right: rightEye ?? null,
@@ -115,6 +122,8 @@ export function measuredPerson(
 const plannedHead = ({ behindM }: AskedPerson): MeasuredPerson['head'] => ({
 	depthOf: (landmark, headM) => headM + behindM[landmark]
 });
+
+const still = (one: SpreadInSet | null): SpreadInSet | null => one && withoutStreak(one);
 
 const blurOr = (one: SpreadInSet | null | undefined, eyesPx: number): BlurInSet | null =>
 	one ? blurInSet(one, eyesPx) : null;

@@ -74,6 +74,14 @@ describe('the eye of somebody whose face is not found', () => {
 		expect(shown?.faces[1]).toMatchObject({ isPointed: false, state: 'sharp' });
 	});
 
+	it('goes before what the models took for the face of an animal', () => {
+		const dogs = shotOf({ people: [person('ben', [0.5, 1.6, 4], { build: 'dog' })] });
+		const ofBen = { ...measuredSpot(3000 + ASIDE_PX, 1), id: 'a', personId: 'ben' };
+		const spot = { ...ofBen, reachPx: 60, likeness: 1 };
+		const [shown] = reviewSet([frame('a', [spot], 9)], dogs, []).frames;
+		expect(shown?.faces[0]).toMatchObject({ isPointed: true, state: 'sharp' });
+	});
+
 	it('is shut where it is unlike the open one', () => {
 		const { frames } = judge(
 			frame('a', [eye(1)]),
@@ -85,6 +93,16 @@ describe('the eye of somebody whose face is not found', () => {
 		// so blurred that even an open one looks like that
 		const soft = judge(frame('a', [eye(1)]), frame('b', [eye(20, { openLikeness: 0.4 })]));
 		expect(soft.frames[1]?.faces[0]).toMatchObject({ isShut: false, state: 'soft' });
+	});
+
+	it('tells no streak where it is small: one eye has few edges', () => {
+		const streaked = { edges: { xx: 16, yy: 1, xy: 0 } };
+		const streakOf = (reachPx: number) => {
+			const [shown] = judge(frame('a', [eye(1, { ...streaked, reachPx })])).frames;
+			return shown?.faces[0]?.blurs.right?.streakPx;
+		};
+		expect(streakOf(70)).toBeGreaterThan(3);
+		expect(streakOf(40)).toBe(0);
 	});
 
 	it('is a thing in a shot without them', () => {

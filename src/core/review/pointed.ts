@@ -1,6 +1,6 @@
 import type { MeasuredFace, MeasuredFrame, PointedSpot } from '../format/review';
 import type { Body, Shot } from '../format/shot';
-import { HEADS } from '../tables/heads';
+import { HEADS, isHuman } from '../tables/heads';
 import { askedOf, nearerAsked, type AskedPerson } from './asked';
 import { takenWith } from './scale';
 import type { LookedAt } from './measuredPerson';
@@ -42,7 +42,10 @@ export function thingsPointedAt(frames: readonly MeasuredFrame[], asked: readonl
 	);
 	return [...new Set(ids)].map((id, i) => ({
 		id,
-		person: { id, name: `point ${i + 1}`, counts: true, isPointed: true, near: null, asked: null }
+		person: {
+			...{ id, name: `point ${i + 1}`, counts: true, isPointed: true },
+			...{ isAnimal: false, near: null, asked: null }
+		}
 	}));
 }
 
@@ -64,7 +67,10 @@ export function thingIn(frame: MeasuredFrame, spotId: string): LookedAt | null {
 /** Somebody's nearer eye that was pointed at, the last time, as a face with that eye; null where it is not in a frame. */
 export function eyeIn(frame: MeasuredFrame, asked: AskedPerson): LookedAt | null {
 	const spot = frame.pointed.findLast(({ personId }) => personId === asked.id);
-	return spot ? asFace(spot, [nearerAsked(asked)]) : null;
+	if (!spot) return null;
+	const looked = asFace(spot, [nearerAsked(asked)]);
+	// nobody asks whether animals blink
+	return isHuman(asked.build) ? looked : { ...looked, openLikeness: null };
 }
 
 type Side = 'left' | 'right';

@@ -97,7 +97,9 @@ export function reviewSet(
 	const judged = people.map((one, person) => {
 		const faces = frames.map((frame, i): LookedAt | null => {
 			const face = foundFace(person, i);
-			return face ? { face, isPointed: false, openLikeness: null } : pointedFace(person, frame);
+			const found = face && { face, isPointed: false, openLikeness: null };
+			const pointed = pointedFace(person, frame);
+			return one.isAnimal ? (pointed ?? found) : (found ?? pointed);
 		});
 		return measuredPerson(faces, taken, one.asked);
 	});

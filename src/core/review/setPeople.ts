@@ -1,5 +1,6 @@
 import type { MeasuredFrame } from '../format/review';
 import { nearerAsked, type AskedPerson } from './asked';
+import { isHuman } from '../tables/heads';
 import { median } from '../numeric/median';
 import { EARS_M, awayBy, matched, middleOf, peopleIn, type Place } from './people';
 import { isAnyEyePointedAt } from './pointed';
@@ -15,6 +16,8 @@ export interface SetPerson {
 	readonly counts: boolean;
 	/** Something that was pointed at, not a face that was found. */
 	readonly isPointed: boolean;
+	/** An animal of the plan: the models know the faces of people alone, and take some of it for one. */
+	readonly isAnimal: boolean;
 	/** The eye that is planned to be nearer to the camera; null without a plan. */
 	readonly near: 'left' | 'right' | null;
 }
@@ -53,6 +56,7 @@ export function whoIsWho(
 		name: one.name,
 		counts: one.counts,
 		isPointed: false,
+		isAnimal: !isHuman(one.build),
 		near: nearerAsked(one),
 		asked: one
 	}));
@@ -66,6 +70,7 @@ const numbered = (count: number, counts: boolean): AskedSetPerson[] =>
 		name: `face ${i + 1}`,
 		counts,
 		isPointed: false,
+		isAnimal: false,
 		near: null,
 		asked: null
 	}));

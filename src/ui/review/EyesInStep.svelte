@@ -9,9 +9,9 @@
 	const COUNTS = [2, 3, 4, 6];
 	const name = $derived(view.set?.people[view.whom]?.name ?? '');
 	const side = $derived(view.side);
-	/** Who is looked at, where they were not found in this frame: from the side the models find no faces. */
-	const missing = $derived(
-		view.pointing.missing.find(({ id }) => id === view.set?.people[view.whom]?.id)
+	/** Who is looked at, where their eye may be tapped: no face was found, or it is an animal’s. */
+	const offered = $derived(
+		view.pointing.offered.find(({ id }) => id === view.set?.people[view.whom]?.id)
 	);
 </script>
 
@@ -58,13 +58,13 @@
 						label="{one.file.name}, {name}’s eye"
 					/>
 				{:else}
+					<p>not found here</p>
+				{/if}
+				{#if i === 0 && offered && !face?.isPointed}
 					<p>
-						not found here
-						{#if i === 0 && missing}
-							<button class="knob" type="button" onclick={() => view.pointing.begin(missing.id)}
-								><span>tap <bdi>{name}</bdi>’s eye</span></button
-							>
-						{/if}
+						<button class="knob" type="button" onclick={() => view.pointing.begin(offered.id)}
+							><span>tap <bdi>{name}</bdi>’s eye</span></button
+						>
 					</p>
 				{/if}
 				<button type="button" class="words" onclick={() => view.look(one.file.id)}>

@@ -123,7 +123,7 @@
 			{#if !pointing.isOn}point at something{:else if whose}<span>tap <bdi>{whose}</bdi>’s eye</span
 				>{:else}tap what matters{/if}
 		</button>
-		{#if pointing.isOn && pointing.missing.length > 0}
+		{#if pointing.isOn && pointing.offered.length > 0}
 			<label>
 				<span class="sr-only">what is pointed at</span>
 				<select
@@ -132,7 +132,7 @@
 					onchange={(event) => pointing.begin(event.currentTarget.value || null)}
 				>
 					<option value="">a thing</option>
-					{#each pointing.missing as { id, name } (id)}<option value={id}>{name}’s eye</option
+					{#each pointing.offered as { id, name } (id)}<option value={id}>{name}’s eye</option
 						>{/each}
 				</select>
 			</label>

@@ -32,17 +32,17 @@ export class Pointing {
 		this.#view = view;
 	}
 
-	/** People of the plan whose faces were not found in the frame that is looked at: their eyes may be pointed at. */
-	readonly missing = $derived.by(() => {
+	/** Whose eye may be pointed at: animals, and people of the plan whose faces were not found in the frame that is looked at. */
+	readonly offered = $derived.by(() => {
 		const { now, set } = this.#view;
 		if (!now || !set) return [];
-		return set.people.flatMap(({ id, name, isPointed }, i) =>
-			id !== null && !isPointed && !now.reviewed.faces[i] ? [{ id, name }] : []
+		return set.people.flatMap(({ id, name, isPointed, isAnimal }, i) =>
+			id !== null && !isPointed && (isAnimal || !now.reviewed.faces[i]) ? [{ id, name }] : []
 		);
 	});
 
 	/** Whose eye is pointed at; null for a thing. */
-	readonly whose = $derived.by(() => this.missing.find(({ id }) => id === this.#whose) ?? null);
+	readonly whose = $derived.by(() => this.offered.find(({ id }) => id === this.#whose) ?? null);
 
 	/** What is pointed at of whom is looked at: the thing, or their eyes; by the ids of the places. */
 	readonly spots = $derived.by((): readonly string[] => {
