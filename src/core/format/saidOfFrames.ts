@@ -9,7 +9,7 @@ export const MOST_SAID = 10_000;
 
 const FrameSaidSchema = record('what was said of a frame', {
 	/** The file's name, size and time, by which it is known again. */
-	file: text('the file of the frame', 1, 400),
+	file: text('the file of the frame', 1, 1000),
 	...JudgementSchema.shape
 });
 export type FrameSaid = z.output<typeof FrameSaidSchema>;

@@ -95,6 +95,16 @@ describe('the eye of somebody whose face is not found', () => {
 		expect(soft.frames[1]?.faces[0]).toMatchObject({ isShut: false, state: 'soft' });
 	});
 
+	it('is told by its edges alone where it looks otherwise: that is no blur', () => {
+		const spectrum = { power: Float32Array.of(1, 0.5), noise: 0.01, scale: 1, sidePx: 32 };
+		const spectrumOf = (openLikeness: number) => {
+			const [shown] = judge(frame('a', [eye(1, { spectrum, openLikeness })])).frames;
+			return shown?.faces[0]?.face.right.spectrum;
+		};
+		expect(spectrumOf(0.9)).toBe(spectrum);
+		expect(spectrumOf(0.5)).toBeNull();
+	});
+
 	it('tells no streak where it is small: one eye has few edges', () => {
 		const streaked = { edges: { xx: 16, yy: 1, xy: 0 } };
 		const streakOf = (reachPx: number) => {

@@ -3,6 +3,7 @@ import type { Body, Shot } from '../format/shot';
 import { HEADS, isHuman } from '../tables/heads';
 import { askedOf, nearerAsked, type AskedPerson } from './asked';
 import { takenWith } from './scale';
+import { UNLIKE } from './shutEyes';
 import type { LookedAt } from './measuredPerson';
 import type { Vantage } from './vantage';
 
@@ -79,9 +80,12 @@ type Side = 'left' | 'right';
 const MOST_BLURRED = 0.15;
 
 function asFace(spot: PointedSpot, sides: readonly Side[]): LookedAt {
-	const { x, y, edges, spectrum, reachPx } = spot;
+	const { x, y, edges, reachPx } = spot;
 	const blurPx = edges ? Math.sqrt((edges.xx + edges.yy) / 2) : 0;
 	const openLikeness = blurPx < MOST_BLURRED * reachPx ? (spot.openLikeness ?? null) : null;
+	// what looks otherwise cannot be compared: without its spark of light even a sharp eye seems blurred
+	const isAlike = (spot.openLikeness ?? 1) >= UNLIKE;
+	const spectrum = isAlike || !edges ? spot.spectrum : null;
 	const nothing = { x, y, edges: null, spectrum: null };
 	const eye = (side: Side) => ({
 		...(sides.includes(side) ? { x, y, edges, spectrum } : nothing),

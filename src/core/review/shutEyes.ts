@@ -26,7 +26,7 @@ export function areShut(openness: readonly (number | null)[]): boolean[] {
 }
 
 /** So little like an open one an eye is shut; where nothing says what is usual, less still. */
-const UNLIKE = 0.78;
+export const UNLIKE = 0.78;
 const UNLIKE_ALONE = 0.6;
 /** Where even the usual is no more like it, what lies behind a profile is looked at rather than the eye. */
 const LEAST_USUAL = 0.85;
