@@ -124,7 +124,10 @@ export const FrameRecordSchema = z.strictObject({
 });
 export type FrameRecord = z.infer<typeof FrameRecordSchema>;
 
-/** What was said of a frame, by its id: also of one that this device has not seen, of which a backup tells. */
+/**
+ * What was said of a frame, by its id: also of one that this device has not seen, of which a backup tells. It stands with the
+ * frame, too, always written with it: a backup must not read all that was measured.
+ */
 export interface SaidRecord {
 	readonly id: string;
 	readonly jobId: string;

@@ -41,7 +41,7 @@ export function settingsWords({ facts }: MeasuredFrame): string {
 
 /** "Ilinca’s right eye"; of something that was pointed at its name alone. */
 export const partOf = (person: ReviewedSet['people'][number] | undefined, part: Part): string =>
-	!person || person.isPointed ? (person?.name ?? '') : `${person.name}’s ${PART_WORDS[part]}`;
+	!person || person.isThing ? (person?.name ?? '') : `${person.name}’s ${PART_WORDS[part]}`;
 
 /** "Ilinca’s right eye"; empty where nothing is known to be in focus. */
 export function inFocusWords({ inFocus }: ReviewedFrame, { people }: ReviewedSet): string {

@@ -6,7 +6,7 @@ import { pivotOf } from '../arrange/standpoint';
 import type { Lens, Shot } from '../format/shot';
 import { readShot } from '../format/shotFile';
 import { subtract } from '../geometry/vector';
-import { prospectOf } from './prospect';
+import { prospectOf, type Prospect } from './prospect';
 import { bestStandpoint, shotFrom, standpointAt } from './standing';
 
 const kit: readonly Lens[] = Object.values(LENSES);
@@ -53,13 +53,24 @@ describe('standing at a place', () => {
 	});
 
 	it('is offered from their side alone: behind them they would have their backs to it', () => {
-		const behind = (place: { x: number; z: number }) =>
-			standpointAt(study(shot), kit, null, place).losesSomeone;
+		const isOffered = (place: { x: number; z: number }) =>
+			standpointAt(study(shot), kit, null, place).fNumber !== null;
 		const { z } = pivotOf(shot);
-		expect(behind({ x: 0, z: z + 8 })).toBe(true);
-		expect(behind({ x: 3, z: z + 0.1 })).toBe(true);
-		expect(behind({ x: 3, z: z - 3 })).toBe(false);
-		expect(behind({ x: 0, z: z - 8 })).toBe(false);
+		expect(isOffered({ x: 0, z: z + 8 })).toBe(false);
+		expect(isOffered({ x: 3, z: z + 0.1 })).toBe(false);
+		expect(isOffered({ x: 3, z: z - 3 })).toBe(true);
+		expect(isOffered({ x: 0, z: z - 8 })).toBe(true);
+	});
+
+	it('offers no place from where somebody is hidden who is seen now', () => {
+		const behindEachOther = shotOf({
+			people: [person('a', [0, 1.6, 4]), person('b', [0, 1.6, 4.6])],
+			camera: { position: { x: 1.5, y: 1.6, z: 0 }, panDeg: -20 }
+		});
+		const looked = study(behindEachOther);
+		const straightOn = (now: Prospect | null) => standpointAt(looked, kit, now, { x: 0, z: 0 });
+		expect(straightOn(prospectOf(looked)).fNumber).toBeNull();
+		expect(straightOn(null).fNumber).not.toBeNull();
 	});
 
 	it('knows from where faces read strangely: so near, or at the edge of a wide lens', () => {
@@ -81,17 +92,17 @@ describe('standing at a place', () => {
 
 	it('offers no place farther back than there is room', () => {
 		const cramped: Shot = { ...shot, place: { clearBehindCameraM: 1 } };
-		const isPossible = (z: number) =>
-			standpointAt(study(cramped), kit, null, { x: 0, z }).isPossible;
-		expect(isPossible(-0.9)).toBe(true);
-		expect(isPossible(-1.1)).toBe(false);
-		expect(standpointAt(study(shot), kit, null, { x: 0, z: -1.1 }).isPossible).toBe(true);
+		const picked = (one: Shot, z: number) =>
+			standpointAt(study(one), kit, null, { x: 0, z }).fNumber;
+		expect(picked(cramped, -0.9)).not.toBeNull();
+		expect(picked(cramped, -1.1)).toBeNull();
+		expect(picked(shot, -1.1)).not.toBeNull();
 	});
 });
 
 describe('the best place to stand', () => {
 	const place = (x: number, fNumber: number, other = {}) => ({
-		...{ x, z: 0, fNumber, focalMm: 50, isPossible: true, losesSomeone: false, distorts: false },
+		...{ x, z: 0, fNumber, focalMm: 50, distorts: false },
 		...other
 	});
 	const here = { x: 0, z: 0 };
@@ -107,13 +118,8 @@ describe('the best place to stand', () => {
 		expect(bestStandpoint([], here, 4)).toBeNull();
 	});
 
-	it('is none that cannot be had, from where somebody is not seen, or where faces are distorted', () => {
-		const points = [
-			place(1, 2, { isPossible: false }),
-			place(1, 2, { losesSomeone: true }),
-			place(1, 2, { distorts: true }),
-			{ ...place(1, 2), fNumber: null }
-		];
+	it('is none that cannot be had, nor one from where faces are distorted', () => {
+		const points = [place(1, 2, { distorts: true }), { ...place(1, 2), fNumber: null }];
 		expect(bestStandpoint(points, here, 5.6)).toBeNull();
 	});
 });

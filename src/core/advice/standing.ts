@@ -17,13 +17,12 @@ import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect'
 export interface Standpoint {
 	readonly x: number;
 	readonly z: number;
-	/** What the plan picks from here, exact; null where it cannot be done. */
+	/**
+	 * What the plan picks from here, exact; null where no lens of the kit holds everyone, there is no room behind the camera,
+	 * or fewer people are seen than from where it is.
+	 */
 	readonly fNumber: number | null;
 	readonly focalMm: number;
-	/** Whether a lens of the kit holds everyone from here, and there is room behind the camera to stand here. */
-	readonly isPossible: boolean;
-	/** Fewer people are seen from here than from where the camera is, or they have their backs to it. */
-	readonly losesSomeone: boolean;
 	/** From so near, or with so wide a lens, faces read strangely, and from where the camera is they do not. */
 	readonly distorts: boolean;
 }
@@ -61,16 +60,14 @@ export function standpointAt(
 	const there = shotFrom(shot, lenses, place);
 	const then = there && !isBehind(shot, place) ? prospectWith(study, there) : null;
 	const focalMm = (there ?? shot).camera.focalMm;
-	if (!there || !then) {
-		const none = { fNumber: null, isPossible: false, losesSomeone: true, distorts: false };
-		return { ...place, ...none, focalMm };
-	}
-	const isPossible = then.study.holds && hasRoom(shot, there.camera);
-	const losesSomeone = now !== null && seenPeople(then) < seenPeople(now);
-	const fNumber = isPossible && !losesSomeone ? (then.study.pick?.fNumber ?? null) : null;
-	const distorts = distortsFaces(then) && !(now && distortsFaces(now));
-	return { ...place, fNumber, focalMm, isPossible, losesSomeone, distorts };
+	const isOpen =
+		there && then?.study.holds && hasRoom(shot, there.camera) && !(now && losesSomeone(now, then));
+	const fNumber = isOpen ? (then.study.pick?.fNumber ?? null) : null;
+	const distorts = then !== null && distortsFaces(then) && !(now && distortsFaces(now));
+	return { ...place, fNumber, focalMm, distorts };
 }
+
+const losesSomeone = (now: Prospect, then: Prospect): boolean => seenPeople(then) < seenPeople(now);
 
 const distortsFaces = ({ study: { scene } }: Prospect): boolean =>
 	facesSeen(scene).some(
@@ -95,10 +92,6 @@ function cameraAt(shot: Shot, { x, z }: Pick<Vec3, 'x' | 'z'>): Camera | null {
 	return { ...standingAt(shot.camera, pivot, position), focalMm };
 }
 
-/** Whether it can be done from there, with everybody seen who is seen now. */
-export const isOpen = ({ isPossible, losesSomeone }: Standpoint): boolean =>
-	isPossible && !losesSomeone;
-
 /** Nobody walks for less, stops: a single rung may be chance. */
 const WORTH_WALKING_STOPS = 2 / 3 - 1e-9;
 
@@ -113,7 +106,7 @@ export function bestStandpoint(
 	{ x, z }: Pick<Vec3, 'x' | 'z'>,
 	fNumber: number
 ): Standpoint | null {
-	const open = points.filter((one) => isOpen(one) && !one.distorts && one.fNumber !== null);
+	const open = points.filter((one) => !one.distorts && one.fNumber !== null);
 	const least = Math.min(...open.map((one) => one.fNumber as number));
 	if (!(stopsBetween(least, fNumber) >= WORTH_WALKING_STOPS)) return null;
 	const wayM = (one: Standpoint) => Math.hypot(one.x - x, one.z - z);

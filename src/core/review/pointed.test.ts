@@ -118,7 +118,7 @@ describe('the eye of somebody whose face is not found', () => {
 	it('is a thing in a shot without them', () => {
 		const others = shotOf({ people: [person('ben', [0.5, 1.6, 4])] });
 		const { people } = reviewSet([frame('a', [eye(1)])], others, []);
-		expect(people).toMatchObject([{ name: 'ben' }, { name: 'point 1', isPointed: true }]);
+		expect(people).toMatchObject([{ name: 'ben' }, { name: 'point 1', isThing: true }]);
 	});
 });
 

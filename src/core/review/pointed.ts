@@ -44,7 +44,7 @@ export function thingsPointedAt(frames: readonly MeasuredFrame[], asked: readonl
 	return [...new Set(ids)].map((id, i) => ({
 		id,
 		person: {
-			...{ id, name: `point ${i + 1}`, counts: true, isPointed: true },
+			...{ id, name: `point ${i + 1}`, counts: true, isThing: true },
 			...{ isAnimal: false, near: null, asked: null }
 		}
 	}));

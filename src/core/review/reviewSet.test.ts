@@ -71,7 +71,7 @@ describe('frames without a plan', () => {
 	it('have what was pointed at beside the faces', () => {
 		const pointed = { ...spot(3000, 1), id: 'it', reachPx: 90, likeness: 1 };
 		const set = judge({ ...frame('a', []), pointed: [pointed] }, frame('b', []));
-		expect(set.people).toMatchObject([{ name: 'point 1', isPointed: true }]);
+		expect(set.people).toMatchObject([{ name: 'point 1', isThing: true }]);
 		expect(set.frames.map(({ isGood, isTold }) => [isGood, isTold])).toEqual([
 			[true, true],
 			[false, false]

@@ -14,8 +14,8 @@ export interface SetPerson {
 	readonly id: string | null;
 	readonly name: string;
 	readonly counts: boolean;
-	/** Something that was pointed at, not a face that was found. */
-	readonly isPointed: boolean;
+	/** No face, but a thing that was pointed at. */
+	readonly isThing: boolean;
 	/** An animal of the plan: the models know the faces of people alone, and take some of it for one. */
 	readonly isAnimal: boolean;
 	/** The eye that is planned to be nearer to the camera; null without a plan. */
@@ -55,7 +55,7 @@ export function whoIsWho(
 		id: one.id,
 		name: one.name,
 		counts: one.counts,
-		isPointed: false,
+		isThing: false,
 		isAnimal: !isHuman(one.build),
 		near: nearerAsked(one),
 		asked: one
@@ -69,7 +69,7 @@ const numbered = (count: number, counts: boolean): AskedSetPerson[] =>
 		id: null,
 		name: `face ${i + 1}`,
 		counts,
-		isPointed: false,
+		isThing: false,
 		isAnimal: false,
 		near: null,
 		asked: null

@@ -8,7 +8,7 @@ export async function backupNow(library: Library): Promise<Iterable<string>> {
 	// what cannot be read must not keep everything else from being saved
 	const { exercises: log, frames } = library.shelves;
 	const exercises = await log.all().catch(() => []);
-	const said = await frames.allSaid().catch(() => new Map());
+	const said = await frames.allSaid().catch(() => undefined);
 	const shotsOf = (jobId: string) => library.shotsOf(jobId);
 	return backupPieces(backupOf(library.jobs, shotsOf, library.kit, exercises, said));
 }

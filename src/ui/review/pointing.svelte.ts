@@ -36,8 +36,8 @@ export class Pointing {
 	readonly offered = $derived.by(() => {
 		const { now, set } = this.#view;
 		if (!now || !set) return [];
-		return set.people.flatMap(({ id, name, isPointed, isAnimal }, i) =>
-			id !== null && !isPointed && (isAnimal || !now.reviewed.faces[i]) ? [{ id, name }] : []
+		return set.people.flatMap(({ id, name, isThing, isAnimal }, i) =>
+			id !== null && !isThing && (isAnimal || !now.reviewed.faces[i]) ? [{ id, name }] : []
 		);
 	});
 
@@ -49,7 +49,7 @@ export class Pointing {
 		const { set, whom, files } = this.#view;
 		const person = set?.people[whom];
 		if (!person?.id) return [];
-		if (person.isPointed) return [person.id];
+		if (person.isThing) return [person.id];
 		const ids = files.flatMap(({ measured }) =>
 			(measured?.pointed ?? []).filter(({ personId }) => personId === person.id).map(({ id }) => id)
 		);

@@ -1,37 +1,22 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { ExerciseRecord } from '$core/format/exerciseLog';
+import { beforeEach, describe, expect, it } from 'vitest';
 import type { JobFile } from '$core/format/job';
-import { backupPieces, readFileText, writeJobText, type Backup } from '$core/format/openedFile';
-import { UNJUDGED } from '$core/format/review';
+import { readFileText, writeJobText } from '$core/format/openedFile';
 import { ASSUMED } from '$core/tables/spreads';
-import {
-	compareJobs,
-	compareKit,
-	compareLog,
-	compareSaid,
-	type Decision,
-	type Item
-} from '$data/comparison';
-import { NO_JOB } from '$data/frameShelf';
-import { backupOf, jobFileOf, kitOfFile } from '$data/jobFile';
+import { compareJobs, compareKit } from '$data/comparison';
+import { jobFileOf, kitOfFile } from '$data/jobFile';
 import { sampleDay } from '$data/sampleDay';
-import { Store } from '$data/store';
 import { readShotList } from '$files/in/shotList';
 import { writeShotList } from '$files/out/shotList';
 import { Kit } from '../../kit/kit.svelte';
 import { Session } from '../../keeping/session.svelte';
-import { takeJob, takeKit, takeSaid } from './importing';
+import { comparedWith, emptyDevice, firstWay } from '$tests/support/importing';
+import { takeJob, takeKit } from './importing';
 import { jobOfRows } from './listed';
 
-let number = 0;
 let session: Session;
 let kit: Kit;
 beforeEach(async () => {
-	const store = new Store(`importing ${number++}`);
-	session = new Session(store);
-	kit = new Kit(session.library);
-	session.start(null);
-	await vi.waitFor(() => expect(session.isReady).toBe(true));
+	({ session, kit } = await emptyDevice());
 });
 
 /** The sample day as somebody else's file: it went through text. */
@@ -43,25 +28,19 @@ function dayFile() {
 	if (!file) throw new Error('no job');
 	return file;
 }
-async function compare(file: JobFile) {
-	const { jobs, shots } = session.library;
-	const [comparison] = await compareJobs([file], jobs, shots, async () => {});
-	if (!comparison) throw new Error('nothing was compared');
-	return comparison;
-}
-const first = ({ ways }: Item): Decision => ways[0] ?? 'skip';
+const compare = (file: JobFile) => comparedWith(session, file);
 const titles = () => session.jobShots.map(({ shot }) => shot.title);
 
 describe('a day from a file', () => {
 	it('comes in whole, and a second time brings nothing', async () => {
 		const file = dayFile();
-		await takeJob(session, await compare(file), first);
+		await takeJob(session, await compare(file), firstWay);
 		expect(session.job).toMatchObject({ title: file.title, date: file.date, people: file.people });
 		expect(titles()).toEqual(file.shots.map(({ shot }) => shot.title));
 
 		const again = await compare(file);
 		expect([again.items, again.same]).toEqual([[], file.shots.length]);
-		await takeJob(session, again, first);
+		await takeJob(session, again, firstWay);
 		expect(session.library.jobs).toHaveLength(1);
 		expect(session.jobShots).toHaveLength(file.shots.length);
 	});
@@ -86,7 +65,7 @@ describe('a day from a file', () => {
 		const given = dayFile();
 		const shots = given.shots.map((one, i) => (i === 2 ? { ...one, isLocked: true } : one));
 		const file = { ...given, shots };
-		await takeJob(session, await compare(file), first);
+		await takeJob(session, await compare(file), firstWay);
 		const { job } = session;
 		expect(job && jobFileOf(job, session.jobShots, file.kit)).toEqual(file);
 	});
@@ -94,7 +73,7 @@ describe('a day from a file', () => {
 	describe('with a shot that was changed since', () => {
 		const changed = async () => {
 			const file = dayFile();
-			await takeJob(session, await compare(file), first);
+			await takeJob(session, await compare(file), firstWay);
 			const { shot, shotId } = session;
 			if (!shot || !shotId) throw new Error('no shot');
 			session.change({ ...shot, title: 'Mine', notes: 'my own' });
@@ -108,7 +87,7 @@ describe('a day from a file', () => {
 			expect(comparison.items.map(({ differs, ways }) => [differs, ways[0]])).toEqual([
 				['title, notes', 'both']
 			]);
-			await takeJob(session, comparison, first);
+			await takeJob(session, comparison, firstWay);
 			expect(titles()).toContain('Mine');
 			expect(titles()).toContain(file.shots[0]?.shot.title);
 			// both are here now: a third time brings nothing
@@ -134,7 +113,7 @@ describe('a day from a file', () => {
 
 	it('brings back a shot that was taken out, when asked', async () => {
 		const file = dayFile();
-		await takeJob(session, await compare(file), first);
+		await takeJob(session, await compare(file), firstWay);
 		const [one] = session.jobShots;
 		if (!one) throw new Error('no shot');
 		const slots = [{ shotId: one.id, change: { isRemoved: true } }];
@@ -146,7 +125,7 @@ describe('a day from a file', () => {
 
 	it('whose people differ offers theirs', async () => {
 		const file = dayFile();
-		await takeJob(session, await compare(file), first);
+		await takeJob(session, await compare(file), firstWay);
 		const other = { ...file, people: file.people.slice(1), notes: 'Rain.' };
 		const [item] = (await compare(other)).items;
 		expect([item?.differs, item?.ways]).toEqual(['notes, people', ['skip', 'replace']]);
@@ -157,7 +136,7 @@ describe('a day from a file', () => {
 
 describe('a shot list from a spreadsheet', () => {
 	it('changes what it says, adds what is new, and a second time brings nothing', async () => {
-		await takeJob(session, await compare(dayFile()), first);
+		await takeJob(session, await compare(dayFile()), firstWay);
 		const { job } = session;
 		if (!job) throw new Error('no job');
 		const table =
@@ -202,102 +181,10 @@ describe('a kit from a file', () => {
 			[lens.name, 'both'],
 			['my hands and my focusing', 'skip']
 		]);
-		await takeKit(kit, session.library.shelves.exercises, items, first);
+		await takeKit(kit, session.library.shelves.exercises, items, firstWay);
 		expect(kit.contents.bodies.map(({ body: one }) => one.name)).toContain('A second body');
 		expect(kit.contents.lenses.filter(({ lens: one }) => one.name === lens.name)).toHaveLength(2);
 		expect(kit.contents.spreads).toEqual(ASSUMED);
 		expect(compareKit(file, null, kit.contents)).toEqual([]);
-	});
-});
-
-const written = (backup: Backup): string => [...backupPieces(backup)].join('');
-
-describe('a backup of everything', () => {
-	it('brings everything to an empty device', async () => {
-		const { job, shots } = sampleDay(0);
-		const other = { ...sampleDay(0).job, title: 'Another day' };
-		const shotsOf = (id: string) => (id === job.id ? shots : []);
-		const text = written(backupOf([job, other], shotsOf, kit.contents));
-		const reading = readFileText(text);
-		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
-		for (const file of reading.opened.jobs) await takeJob(session, await compare(file), first);
-		expect(session.library.jobs.map(({ title }) => title)).toEqual([job.title, 'Another day']);
-		expect(session.library.shots).toHaveLength(shots.length);
-	});
-
-	it('brings the log of exercises, once', async () => {
-		const log = session.library.shelves.exercises;
-		const entry: ExerciseRecord = {
-			id: 'a',
-			exercise: 'three-objects',
-			doneAt: 1,
-			isPractice: true,
-			frames: 6,
-			score: { good: 3, of: 3 },
-			lensName: 'a lens'
-		};
-		const reading = readFileText(written(backupOf([], () => [], kit.contents, [entry])));
-		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
-		const items = compareLog(reading.opened.exercises, await log.all());
-		expect(items.map(({ title }) => title)).toEqual(['the log of exercises: 1 entry']);
-		await takeKit(kit, log, items, first);
-		expect(await log.all()).toEqual([entry]);
-		expect(compareLog(reading.opened.exercises, await log.all())).toEqual([]);
-	});
-
-	it('brings the marks of frames, once, to their days and to none', async () => {
-		const { frames } = session.library.shelves;
-		const { job, shots } = sampleDay(0);
-		const other = { ...sampleDay(0).job, title: 'Another day' };
-		const marked = (file: string) => ({ file, ...UNJUDGED, mark: 'keep' as const });
-		const said = new Map([
-			[other.id, [marked('a.jpg|1|7')]],
-			[NO_JOB, [marked('b.jpg|1|7')]],
-			['of a day that is not there', [marked('c.jpg|1|7')]]
-		]);
-		const shotsOf = (id: string) => (id === job.id ? shots : []);
-		const text = written(backupOf([job, other], shotsOf, kit.contents, [], said));
-		const reading = readFileText(text);
-		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
-		const ids: (string | null)[] = [];
-		for (const file of reading.opened.jobs) {
-			ids.push(await takeJob(session, await compare(file), first));
-		}
-		const items = compareSaid(reading.opened.said, [null, null], []);
-		expect(items.map(({ title }) => title)).toEqual(['marks and notes of 2 frames']);
-		await takeSaid(frames, ids, items, () => 'skip');
-		expect(await frames.allSaid()).toEqual(new Map());
-		await takeSaid(frames, ids, items, first);
-		const here = session.library.jobs.find(({ title }) => title === 'Another day')?.id ?? '';
-		expect([...(await frames.saidOf(here)).keys()]).toEqual([`${here}|a.jpg|1|7`]);
-		const known = await frames.idsSaid([here, NO_JOB]);
-		expect(compareSaid(reading.opened.said, ids, known)).toEqual([]);
-	});
-
-	it('with a long log of exercises can be opened again', () => {
-		const entry = (i: number): ExerciseRecord => ({
-			...{ id: `${i}`, exercise: 'four-edges', doneAt: i, isPractice: true, frames: 6 },
-			...{ score: { good: 3, of: 3 }, lensName: '' }
-		});
-		const log = Array.from({ length: 1500 }, (_, i) => entry(i));
-		expect(readFileText(written(backupOf([], () => [], kit.contents, log))).ok).toBe(true);
-	});
-
-	it('of more shots than a file may have comes back as one day', async () => {
-		const { job, shots } = sampleDay(0);
-		const [one] = shots;
-		if (!one) throw new Error('no shot');
-		const many = Array.from({ length: 1205 }, (_, i) => ({
-			...one,
-			id: `shot-${i}`,
-			shot: { ...one.shot, title: `Shot ${i}` }
-		}));
-		const text = written(backupOf([job], () => many, kit.contents));
-		const reading = readFileText(text);
-		if (!reading.ok || reading.opened.kind !== 'jobs') throw new Error('not a backup');
-		expect(reading.opened.jobs.map((one) => one.shots.length)).toEqual([603, 602]);
-		for (const file of reading.opened.jobs) await takeJob(session, await compare(file), first);
-		expect(session.library.jobs).toHaveLength(1);
-		expect(session.library.shots).toHaveLength(many.length);
 	});
 });

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
-	import { bestStandpoint, isOpen, shotFrom, type Standpoint } from '$core/advice/standing';
+	import { bestStandpoint, shotFrom, type Standpoint } from '$core/advice/standing';
 	import { advicePort } from '../../../workers/ports';
 	import { Asking } from '../../shared/asking.svelte';
 	import AskedInVain from '../../shared/AskedInVain.svelte';
@@ -52,6 +52,8 @@
 	const REST_MS = 120;
 	const asked = new Asking(advicePort, 'floor', () => question, REST_MS);
 	const floor = $derived(asked.answer);
+
+	const hasAny = $derived(floor?.points.some(({ fNumber }) => fNumber !== null) ?? false);
 
 	const tiles = $derived.by(() => {
 		if (!floor) return [];
@@ -140,11 +142,11 @@
 		</marker>
 	</defs>
 	{#each tiles as { point, x, y, width, height } (`${point.x} ${point.z}`)}
-		{#if isOpen(point)}
+		{#if point.fNumber !== null}
 			<rect {x} {y} {width} {height} fill="rgb(var(--zone) / {strength(point)})" />
 			{#if width > 26 && !isOnRuler(x + width / 2, y + height / 2)}
 				<text x={x + width / 2} y={y + height / 2 + (width > 36 ? -1 : 4)}
-					>{engraved(point.fNumber ?? 0)}</text
+					>{engraved(point.fNumber)}</text
 				>
 				{#if width > 36}
 					<text class="lens" x={x + width / 2} y={y + height / 2 + 11}
@@ -173,7 +175,7 @@
 		{#if isOutOfReach}
 			No lens of the kit frames them alike from there.
 		{:else if !floor}Trying the camera everywhere…
-		{:else if !floor.points.some(isOpen)}
+		{:else if !hasAny}
 			No place in sight does it with the lenses of the kit.
 		{:else}
 			{isNarrow
@@ -187,9 +189,7 @@
 		>
 	{:else}
 		<!-- its place is kept while nothing is known -->
-		<p class="as-good" class:none={!floor?.points.some(isOpen)}>
-			As good here as anywhere in sight.
-		</p>
+		<p class="as-good" class:none={!hasAny}>As good here as anywhere in sight.</p>
 	{/if}
 	{#if hasRows && isNarrow}
 		<button
