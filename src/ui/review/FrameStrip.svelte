@@ -19,12 +19,14 @@
 		if (!judged || !set) return { state: '…', isShut: false, focus: '', words: 'not measured yet' };
 		const { reviewed } = judged;
 		const isShut = reviewed.faces.some((face, i) => set.people[i]?.counts && face?.isShut);
+		// of eyes that are shut no blur is known, and that they are shut is said beside
+		const untold = !reviewed.isTold ? faceMark(null) : isShut ? '' : '?';
 		return {
 			state: reviewed.isGood
 				? STATE_MARKS.sharp
 				: reviewed.worst
 					? STATE_MARKS[reviewed.worst]
-					: faceMark(null),
+					: untold,
 			isShut,
 			focus: inFocusWords(reviewed, set),
 			words: frameWords(reviewed, set)
