@@ -8,6 +8,25 @@ import { expect, test } from './support/app';
 const surplus = (page: Page) =>
 	page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
+/** How light what is laid over the page behind an open sheet is, and the page itself, both opaque: 0 to 765. */
+const behindSheet = (page: Page) =>
+	page.evaluate(() => {
+		const pen = new OffscreenCanvas(1, 1).getContext('2d');
+		const dialog = document.querySelector('dialog[open]');
+		if (!pen || !dialog) throw new Error('no sheet is open');
+		const lightness = (colour: string) => {
+			pen.clearRect(0, 0, 1, 1);
+			pen.fillStyle = colour;
+			pen.fillRect(0, 0, 1, 1);
+			const [red = 0, green = 0, blue = 0] = pen.getImageData(0, 0, 1, 1).data;
+			return red + green + blue;
+		};
+		return {
+			veil: lightness(getComputedStyle(dialog, '::backdrop').backgroundColor),
+			paper: lightness(getComputedStyle(document.documentElement).backgroundColor)
+		};
+	});
+
 for (const look of ['day', 'night'] as const) {
 	test.describe(`${look} look`, () => {
 		test.use({ colorScheme: look === 'night' ? 'dark' : 'light' });
@@ -37,6 +56,8 @@ for (const look of ['day', 'night'] as const) {
 			await app.openSample(/The couple/);
 			await app.openMenu();
 			await axe(page, 'dialog[open]');
+			const { veil, paper } = await behindSheet(page);
+			expect(veil).toBeLessThan(paper);
 			await page.keyboard.press('Escape');
 
 			await app.verdict.getByRole('button', { name: 'why' }).click();
