@@ -91,6 +91,8 @@ const CLOTHS = [
 ];
 const LOWERS = ['#3a3f4b', '#4d463f', '#35464c', '#54504c'];
 const FURS = ['#a98762', '#6f5a45', '#b9b0a2', '#8b6a48'];
+/** In a long coat a child looks like a grown-up far away. */
+const CHILD_OUTFITS = OUTFITS.filter((outfit) => outfit !== 'coat');
 const CHILD_STYLES = HAIR_STYLES.filter((style) => style !== 'shaven');
 const MARKINGS = ['#5e4630', '#3c3029', '#7c7468', '#d8cbb4'];
 
@@ -137,7 +139,7 @@ export function lookOf(id: string, build: Build): Look {
 		build === 'infant' ? ['downy'] : isAdult ? HAIR_STYLES : CHILD_STYLES
 	) as HairStyle;
 	const hasGlasses = isAdult && draw.chance(0.18);
-	const outfit = draw.of(OUTFITS);
+	const outfit = draw.of(isAdult ? OUTFITS : CHILD_OUTFITS);
 	const red = mixed(skin, [0.62, 0.13, 0.1], isDark ? 0.1 : 0.32);
 	const colours: Record<Matter, Colour> = {
 		skin,
