@@ -18,7 +18,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { chromium } from '@playwright/test';
-import { withPracticeCamera } from './practiceBrowser.mjs';
+import { withPracticeCamera } from './labBrowser.mjs';
 import { served } from './served.mjs';
 
 const { values } = parseArgs({

@@ -4,10 +4,8 @@
  *     npm run bench:photograph -- --groups=20 --empty=200
  */
 import { parseArgs } from 'node:util';
-import { chromium } from '@playwright/test';
-import { pageScript } from '../tests/support/harnessScript.mjs';
 import { figuresOf } from '../tests/support/photographFigures.mjs';
-import { installChromium, installPackages } from './prepare.mjs';
+import { withLab } from './labBrowser.mjs';
 
 const { values } = parseArgs({
 	options: {
@@ -22,34 +20,23 @@ const FRAME_PX = 2400;
 const EMPTY_PX = 1200;
 const WHOLE_PX = 6000;
 
-installPackages();
-const browser = await chromium.launch({
-	executablePath: installChromium(),
-	args: ['--no-sandbox']
+await withLab('tests/support/photographLab.ts', 'photographLab', async (call) => {
+	const trips = [];
+	for (let i = 0; i < Number(values.groups); i++) {
+		trips.push(await call('group', FIRST + i, true, FRAME_PX));
+	}
+	console.log(`${trips.length} groups at ${FRAME_PX} px, heads that differ as people's do:`);
+	for (const [name, value] of Object.entries(figuresOf(trips))) {
+		const isShare = value <= 1 && name !== 'nobody';
+		console.log(`  ${name}: ${isShare ? `${(100 * value).toFixed(1)} %` : value}`);
+	}
+
+	let faces = 0;
+	for (let i = 0; i < Number(values.empty); i++) faces += await call('empty', FIRST + i, EMPTY_PX);
+	console.log(`${values.empty} pictures of nobody: ${faces} faces`);
+
+	const whole = await call('trip', 'Two families', WHOLE_PX, 3);
+	console.log(
+		`24 megapixels, ${whole.people.length} faces: ${(whole.msToLook / 1000).toFixed(2)} s`
+	);
 });
-const page = await browser.newPage();
-await page.route('http://localhost/', (route) =>
-	route.fulfill({ contentType: 'text/html', body: '' })
-);
-await page.goto('http://localhost/');
-await page.addScriptTag({ content: await pageScript('tests/support/photographLab.ts') });
-const call = (name, ...given) =>
-	page.evaluate(([method, all]) => globalThis.photographLab[method](...all), [name, given]);
-
-const trips = [];
-for (let i = 0; i < Number(values.groups); i++) {
-	trips.push(await call('group', FIRST + i, true, FRAME_PX));
-}
-console.log(`${trips.length} groups at ${FRAME_PX} px, heads that differ as people's do:`);
-for (const [name, value] of Object.entries(figuresOf(trips))) {
-	const isShare = value <= 1 && name !== 'nobody';
-	console.log(`  ${name}: ${isShare ? `${(100 * value).toFixed(1)} %` : value}`);
-}
-
-let faces = 0;
-for (let i = 0; i < Number(values.empty); i++) faces += await call('empty', FIRST + i, EMPTY_PX);
-console.log(`${values.empty} pictures of nobody: ${faces} faces`);
-
-const whole = await call('trip', 'Two families', WHOLE_PX, 3);
-console.log(`24 megapixels, ${whole.people.length} faces: ${(whole.msToLook / 1000).toFixed(2)} s`);
-await browser.close();

@@ -2,12 +2,7 @@
  * What the preview costs, drawn in software by headless Chromium: samples a second, the first
  * picture and the settled one, for 1, 12 and 40 figures at 960 × 640, and for the tiles of eyes.
  */
-import { chromium } from '@playwright/test';
-import { harnessScript } from '../tests/support/harnessScript.mjs';
-import { installChromium, installPackages } from './prepare.mjs';
-
-installPackages();
-const executablePath = installChromium();
+import { withLab } from './labBrowser.mjs';
 
 const SIZE = { widthPx: 960, heightPx: 640 };
 const TILE = { widthPx: 104, heightPx: 50 };
@@ -72,15 +67,7 @@ const eyes = (shot) =>
 		return { x: x * perM, y: (y - 1.6) * perM, widthMm, heightMm: (widthMm * 50) / 104 };
 	});
 
-const browser = await chromium.launch({
-	executablePath,
-	args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--no-first-run']
-});
-try {
-	const page = await browser.newPage();
-	await page.addScriptTag({ content: await harnessScript() });
-	const call = (method, ...given) =>
-		page.evaluate(([name, all]) => window.harness[name](...all), [method, given]);
+await withLab('tests/support/harness.ts', 'harness', async (call) => {
 	const ratio = (ms, budget) => `${Math.round(ms)} ms = ${(ms / budget).toFixed(2)} of ${budget}`;
 
 	for (const count of [1, 12, 40]) {
@@ -112,6 +99,4 @@ try {
 	console.log(
 		`  first pictures ${Math.round(warm.firstMs)} ms, settled ${Math.round(warm.settledMs)} ms, ${((1000 * warm.samples) / warm.settledMs).toFixed(0)} samples a second; the very first ${Math.round(cold.firstMs)} and ${Math.round(cold.settledMs)} ms`
 	);
-} finally {
-	await browser.close();
-}
+});

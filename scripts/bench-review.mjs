@@ -8,10 +8,8 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { chromium } from '@playwright/test';
-import { pageScript } from '../tests/support/harnessScript.mjs';
 import { reviewFigures } from '../tests/support/reviewFigures.mjs';
-import { installChromium, installPackages } from './prepare.mjs';
+import { withLab } from './labBrowser.mjs';
 
 const { values } = parseArgs({
 	options: {
@@ -25,22 +23,8 @@ const { values } = parseArgs({
 const FRAMES = Number(values.frames);
 const MOST_PX = Number(values.px);
 
-installPackages();
-const browser = await chromium.launch({
-	executablePath: installChromium(),
-	args: ['--no-sandbox']
-});
-const page = await browser.newPage();
-await page.route('http://localhost/', (route) =>
-	route.fulfill({ contentType: 'text/html', body: '' })
-);
-await page.goto('http://localhost/');
-await page.addScriptTag({ content: await pageScript('tests/support/reviewLab.ts') });
-const call = (name, ...given) =>
-	page.evaluate(([method, all]) => globalThis.reviewLab[method](...all), [name, given]);
-
 /** Draws a roll unless it was drawn before. */
-async function folderOf(seed) {
+async function folderOf(call, seed) {
 	const folder = join(values.into, String(MOST_PX), String(seed));
 	if (existsSync(join(folder, 'truth.json'))) return folder;
 	const { files, truth } = await call('roll', seed, FRAMES, MOST_PX);
@@ -56,26 +40,28 @@ const named = Object.fromEntries(KINDS.map((kind) => [kind, 0]));
 let pairs = 0;
 let measuringMs = 0;
 const judged = [];
-for (let i = 0; i < Number(values.rolls); i++) {
-	const seed = Number(values.first) + i;
-	const folder = await folderOf(seed);
-	const truth = JSON.parse(readFileSync(join(folder, 'truth.json'), 'utf8')).frames;
-	const frames = [];
-	const usual = [];
-	for (const name of readdirSync(folder)
-		.filter((one) => one.endsWith('.jpg'))
-		.sort()) {
-		const base64 = readFileSync(join(folder, name)).toString('base64');
-		const startedAt = Date.now();
-		const frame = await call('measure', name, base64);
-		measuringMs += Date.now() - startedAt;
-		frames.push(frame);
-		usual.push(await call('standard', base64, frame));
+await withLab('tests/support/reviewLab.ts', 'reviewLab', async (call) => {
+	for (let i = 0; i < Number(values.rolls); i++) {
+		const seed = Number(values.first) + i;
+		const folder = await folderOf(call, seed);
+		const truth = JSON.parse(readFileSync(join(folder, 'truth.json'), 'utf8')).frames;
+		const frames = [];
+		const usual = [];
+		for (const name of readdirSync(folder)
+			.filter((one) => one.endsWith('.jpg'))
+			.sort()) {
+			const base64 = readFileSync(join(folder, name)).toString('base64');
+			const startedAt = Date.now();
+			const frame = await call('measure', name, base64);
+			measuringMs += Date.now() - startedAt;
+			frames.push(frame);
+			usual.push(await call('standard', base64, frame));
+		}
+		const set = await call('judge', seed, frames);
+		judged.push({ set, truth });
+		count(set, truth, usual);
 	}
-	const set = await call('judge', seed, frames);
-	judged.push({ set, truth });
-	count(set, truth, usual);
-}
+});
 
 /** Of two frames in which the same open eye is blurred 1.5 times differently, which measure names the sharper one. */
 function count(set, truth, usual) {
@@ -121,4 +107,3 @@ const all = judged.length * FRAMES;
 console.log(
 	`one frame, one thread: ${(measuringMs / all / 1000).toFixed(2)} s, with its way into the page`
 );
-await browser.close();

@@ -7,7 +7,7 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { withPracticeCamera } from './practiceBrowser.mjs';
+import { withPracticeCamera } from './labBrowser.mjs';
 
 const { values } = parseArgs({
 	options: {

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { stopsBetween } from '$core/optics/fNumber';
 import { expect, test as base } from './support/app';
-import { labPage } from './support/labPage';
+import { labPage } from './support/labPage.mjs';
 import { openPicture } from './support/openPictures.mjs';
 import { figuresOf } from './support/photographFigures.mjs';
 import type { photographLab, Trip } from './support/photographLab';

@@ -11,7 +11,7 @@ import { PRACTICE_MAKER } from '$core/tables/practiceCamera';
 import { axe } from './support/axe';
 import { expect, test as base, type App } from './support/app';
 import type { benchLab } from './support/benchLab';
-import { labPage } from './support/labPage';
+import { labPage } from './support/labPage.mjs';
 
 /** The bench, with charts that the practice camera took: what they show is known. */
 

@@ -10,7 +10,7 @@ import type { PracticeTruth } from '$core/format/practiceTruth';
 import type { MeasuredFrame } from '$core/format/review';
 import { axe } from './support/axe';
 import { App, expect, test as base } from './support/app';
-import { labPage } from './support/labPage';
+import { labPage } from './support/labPage.mjs';
 import { reviewFigures } from './support/reviewFigures.mjs';
 import type { reviewLab } from './support/reviewLab';
 

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { decode } from 'fast-png';
 import { axe } from './support/axe';
 import { expect, test as base } from './support/app';
-import { labPage } from './support/labPage';
+import { labPage } from './support/labPage.mjs';
 import type { Look, wideLab } from './support/wideLab';
 
 /** Frames of a view wider than the lens, turned as one knows: whether they go together, and how they look so. */

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { test as base } from './app';
 import type { Harness } from './harness';
-import { harnessScript } from './harnessScript.mjs';
+import { labPage } from './labPage.mjs';
 
 /** A page with the preview in it and nothing else, to measure what it draws. */
 
@@ -35,9 +35,7 @@ export class Lab {
 export const test = base.extend<object, { lab: Lab }>({
 	lab: [
 		async ({ browser }, use) => {
-			const page = await browser.newPage();
-			await page.goto('about:blank');
-			await page.addScriptTag({ content: await harnessScript() });
+			const page = await labPage(browser, 'tests/support/harness.ts');
 			await use(new Lab(page));
 			await page.close();
 		},
