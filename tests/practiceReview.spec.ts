@@ -1,62 +1,17 @@
 import { execFileSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
 import Papa from 'papaparse';
 import { extractText, getDocumentProxy } from 'unpdf';
-import type { PracticeTruth } from '$core/format/practiceTruth';
 import type { MeasuredFrame } from '$core/format/review';
 import { axe } from './support/axe';
-import { App, expect, test as base } from './support/app';
-import { labPage } from './support/labPage.mjs';
+import { App, expect } from './support/app';
 import { reviewFigures } from './support/reviewFigures.mjs';
-import type { reviewLab } from './support/reviewLab';
+import { call, FRAMES, SEED, test } from './support/reviewRoll';
 
 /** What came home, on the screen: frames of the practice camera, whose truth is known. */
-
-/** Four people in two rows; one of the rolls that nothing was tuned on. */
-const SEED = 1002;
-const FRAMES = 4;
-
-interface Roll {
-	readonly paths: readonly string[];
-	readonly truth: PracticeTruth;
-	readonly lab: Page;
-	readonly folder: string;
-}
-
-type Lab = typeof reviewLab;
-const call = <M extends keyof Lab>(page: Page, method: M, ...given: Parameters<Lab[M]>) =>
-	page.evaluate(
-		([name, all]) => {
-			const { reviewLab: lab } = globalThis as unknown as {
-				reviewLab: Record<string, (...args: unknown[]) => unknown>;
-			};
-			return lab[name as string]?.(...(all as unknown[]));
-		},
-		[method, given] as const
-	) as Promise<Awaited<ReturnType<Lab[M]>>>;
-
-const test = base.extend<object, { roll: Roll }>({
-	roll: [
-		async ({ browser }, use) => {
-			const lab = await labPage(browser, 'tests/support/reviewLab.ts');
-			const { files, truth } = await call(lab, 'roll', SEED, FRAMES);
-			const folder = mkdtempSync(join(tmpdir(), 'came-home-'));
-			const paths = files.map(({ name, base64 }) => {
-				const path = join(folder, name);
-				writeFileSync(path, Buffer.from(base64, 'base64'));
-				return path;
-			});
-			await use({ paths, truth, lab, folder });
-			rmSync(folder, { recursive: true });
-			await lab.close();
-		},
-		{ scope: 'worker', timeout: 180_000 }
-	]
-});
 
 test.describe.configure({ mode: 'serial' });
 test.use({ viewport: { width: 1280, height: 800 } });

@@ -100,9 +100,14 @@ export class App {
 
 	/** Selects the first head of the stage and waits for its card. */
 	async selectFirst(): Promise<void> {
-		const { x, y } = await this.middleOf(this.stage.locator('.head').first());
-		await this.page.mouse.click(x, y);
+		await this.clickMiddleOf(this.stage.locator('.head').first());
 		await expect(this.card).toBeVisible();
+	}
+
+	/** Clicks where a part of a drawing is, whatever lies over it there. */
+	async clickMiddleOf(part: Locator): Promise<void> {
+		const { x, y } = await this.middleOf(part);
+		await this.page.mouse.click(x, y);
 	}
 
 	/** Waits until everything is in the browser's store. */
