@@ -2,6 +2,7 @@ import ExifReader from 'exifreader';
 import { z } from 'zod';
 import type { PhotographFacts } from '$core/photograph/lensOf';
 import { PRACTICE_MAKER } from '$core/tables/practiceCamera';
+import type { PictureKind } from './kinds';
 
 /**
  * What a photograph says of how it was taken. Only the tags listed here are read: not where, not by whom,
@@ -67,17 +68,24 @@ const TagsSchema = z.object({
 	Orientation: numberTag
 });
 
-/** Bytes from the start of a file among which its tags are looked for: a JPEG has them before anything else. */
-const HEAD_BYTES = { jpeg: 400_000, other: 4_000_000 } as const;
+/** Bytes from the start of a file among which its tags are looked for; some have them before anything else. */
+const HEAD_BYTES: Partial<Record<PictureKind, number>> = { jpeg: 400_000, wrapped: 400_000 };
+const MOST_HEAD_BYTES = 4_000_000;
+/** How directories of tags begin, little and big-endian (TIFF 6.0, section 2). */
+const DIRECTORIES = [
+	[0x49, 0x49, 0x2a, 0],
+	[0x4d, 0x4d, 0, 0x2a]
+] as const;
+const MOST_DIRECTORIES = 8;
 /** What a camera writes for a subject farther than it can tell. */
 const FARTHEST_M = 500;
 
 /** What is said; nothing at all where nothing can be read. */
 export async function factsOf(
 	file: Blob,
-	kind: keyof typeof HEAD_BYTES = 'other'
+	kind: PictureKind = 'jpeg'
 ): Promise<PhotographFacts & { readonly orientation: number }> {
-	const tags = await tagsOf(file, HEAD_BYTES[kind]);
+	const tags = await tagsOf(file, kind);
 	const distance = tags.SubjectDistance;
 	return {
 		isPractice: tags.Make === PRACTICE_MAKER,
@@ -101,11 +109,31 @@ export async function factsOf(
 	};
 }
 
-async function tagsOf(file: Blob, headBytes: number): Promise<z.output<typeof TagsSchema>> {
+async function tagsOf(file: Blob, kind: PictureKind): Promise<z.output<typeof TagsSchema>> {
+	const head = await file
+		.slice(0, HEAD_BYTES[kind] ?? MOST_HEAD_BYTES)
+		.arrayBuffer()
+		.catch(() => new ArrayBuffer(0));
+	const parts = kind === 'wrapped' ? directoriesIn(head) : [head];
+	// of what is said twice the first counts
+	return TagsSchema.parse(Object.assign({}, ...parts.map(rawTags).reverse()));
+}
+
+function rawTags(part: ArrayBuffer): object {
 	try {
-		const head = await file.slice(0, headBytes).arrayBuffer();
-		return TagsSchema.parse(ExifReader.load(head, { includeTags: { exif: TAGS } }));
+		return ExifReader.load(part, { includeTags: { exif: TAGS } });
 	} catch {
-		return TagsSchema.parse({});
+		return {};
 	}
+}
+
+/** Directories of tags that lie in the head of a file, each to the end of it. */
+function directoriesIn(head: ArrayBuffer): ArrayBuffer[] {
+	const bytes = new Uint8Array(head);
+	const found: ArrayBuffer[] = [];
+	for (let i = 0; i < bytes.length && found.length < MOST_DIRECTORIES; i++) {
+		const isOne = DIRECTORIES.some((start) => start.every((byte, k) => bytes[i + k] === byte));
+		if (isOne) found.push(head.slice(i));
+	}
+	return found;
 }

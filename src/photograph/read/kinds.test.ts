@@ -10,6 +10,8 @@ it.each([
 	['RIFF\x10\0\0\0WAVEfmt ', null],
 	['\0\0\0\x18ftypheic', 'heic'],
 	['\0\0\0\x18ftypmp42', null],
+	['\0\0\0\x18ftypcrx \0\0\0\x01', 'wrapped'],
+	['AMAKEROFCCD-RAW ', 'wrapped'],
 	['II*\0\x08\0\0\0', 'tiff'],
 	['MM\0*\0\0\0\x08', 'tiff'],
 	['IIU\0\x08\0\0\0', 'tiff'],

@@ -1,6 +1,7 @@
 /** What kind of file a photograph is, by how its bytes begin; its name says nothing. */
 
-export type PictureKind = 'jpeg' | 'png' | 'webp' | 'heic' | 'tiff';
+/** `wrapped` is a raw file of which no more is known than that a JPEG lies in it. */
+export type PictureKind = 'jpeg' | 'png' | 'webp' | 'heic' | 'tiff' | 'wrapped';
 
 /** Bytes that tell it. */
 export const KIND_BYTES = 16;
@@ -18,5 +19,7 @@ export function kindOf(head: Uint8Array): PictureKind | null {
 	// little and big-endian, and what some raw files put in the place of 42
 	if (text(0, 2) === 'II' && [0x2a, 0x55, 0x4f, 0x52].includes(head[2] ?? 0)) return 'tiff';
 	if (text(0, 2) === 'MM' && head[3] === 0x2a) return 'tiff';
+	// raw files that are no TIFF (from memory)
+	if (text(4, 12) === 'ftypcrx ' || text(8, 16) === 'CCD-RAW ') return 'wrapped';
 	return null;
 }

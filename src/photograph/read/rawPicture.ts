@@ -6,7 +6,7 @@
 
 export interface RawPicture {
 	readonly jpeg: Blob;
-	/** Orientation as Exif counts it, 1 to 8; it stands beside the picture, not in it. */
+	/** Orientation as Exif counts it, 1 to 8, where it stands beside the picture, not in it; else 0. */
 	readonly orientation: number;
 }
 

@@ -4,7 +4,7 @@
 	import type { Homecoming } from './homecoming.svelte';
 	import { canChooseFolder, chosenFolder } from '../files/in/folders';
 	import { takingWords } from '$words/review';
-	import { ACCEPTED_PICTURES } from './pictureFiles';
+	import { acceptedPictures } from './pictureFiles';
 
 	/** Choosing what came home, and how far the measuring is. */
 	interface Props {
@@ -49,7 +49,7 @@
 		hidden
 		type="file"
 		multiple
-		accept={ACCEPTED_PICTURES}
+		accept={acceptedPictures()}
 		aria-label="Choose frames"
 		onchange={chosen}
 	/>

@@ -53,5 +53,9 @@ export function sorted(files: readonly File[]): SortedFiles {
 	};
 }
 
-/** What a chooser of files offers. */
-export const ACCEPTED_PICTURES = 'image/*,.jpg,.jpeg,.dng,.tif,.tiff,.xmp';
+/**
+ * What a chooser of files offers: everything, since raw files have endings of many kinds; under a thumb
+ * pictures, so that the phone shows those.
+ */
+export const acceptedPictures = (): string | undefined =>
+	matchMedia('(pointer: coarse)').matches ? 'image/*,.jpg,.jpeg,.dng,.tif,.tiff,.xmp' : undefined;
