@@ -8,18 +8,18 @@
 	import { Openings } from './files/in/openings.svelte';
 	import { AutoBackup } from './keeping/autoBackup.svelte';
 	import { Keeping } from './keeping/promise.svelte';
-	import { returnFocus } from './shared/focusReturn';
+	import { returnFocus } from './shell/focusReturn';
 	import { Network } from './shared/network.svelte';
 	import { actionOf, isOfReview, type Action, type ReviewAction } from './shared/shortcuts';
-	import Notices from './shared/Notices.svelte';
+	import Notices from './shell/Notices.svelte';
 	import { photographAsked } from './photograph/asked.svelte';
 	import { openSampleDay } from './keeping/sample';
-	import { filesAsked } from './review/asked.svelte';
+	import { filesAsked } from './review/home/asked.svelte';
 	import { undoingAt } from './keeping/undoingAt';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './keeping/session.svelte';
 	import { settings } from './shared/settings.svelte';
-	import TopBar from './shared/TopBar.svelte';
+	import TopBar from './shell/TopBar.svelte';
 	import { isOpen, isPlace, type Place } from './shared/places';
 	import { SCREENS } from './screens';
 	import Welcome from './welcome/Welcome.svelte';
@@ -232,7 +232,7 @@
 	/>
 </div>
 {#if wanted.help}
-	{#await import('./shared/Help.svelte') then { default: Help }}<Help
+	{#await import('./shell/Help.svelte') then { default: Help }}<Help
 			bind:open={isHelpOpen}
 		/>{/await}
 {/if}

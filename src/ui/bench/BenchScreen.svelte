@@ -3,7 +3,7 @@
 	import { EXERCISES, type ExerciseName } from '$core/format/exerciseLog';
 	import type { ScreenProps } from '../screens';
 	import { useKit } from '../kit/kit.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import ApertureResult from './ApertureResult.svelte';
 	import { BENCH_FRAMES, type BenchName } from './bench.svelte';

@@ -4,7 +4,7 @@
 	import { fineLength } from '$words/numbers';
 	import { chartAsPdf } from '../../workers/cards';
 	import { saveBlob } from '../files/out/saving';
-	import Pick from '../shared/Pick.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 
 	/** The chart to print, and on which paper. */

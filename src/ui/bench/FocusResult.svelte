@@ -12,7 +12,7 @@
 	import { useKit } from '../kit/kit.svelte';
 	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';
-	import NumberField from '../shared/NumberField.svelte';
+	import NumberField from '../fields/NumberField.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { CORRECTED } from './bench.svelte';
 	import OwnGear from './OwnGear.svelte';

@@ -2,7 +2,7 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { capital } from '$words/numbers';
-	import { acceptedPictures } from '../review/pictureFiles';
+	import { acceptedPictures } from '../review/home/pictureFiles';
 	import type { PassedOver } from './bench.svelte';
 
 	/** Files in, or the practice camera instead; how far the measuring is, and what was of no use. */

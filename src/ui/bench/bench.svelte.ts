@@ -6,7 +6,7 @@ import { CHART_PROBLEM_WORDS } from '$words/bench';
 import { benchPort, type BenchProblem } from '../../workers/ports';
 import type { RollOrder } from '../../practice/roll';
 import { PROBLEM_WORDS } from '../photograph/problems';
-import { LongWork } from '../shared/longWork.svelte';
+import { LongWork } from '../asking/longWork.svelte';
 import { shootRolls } from './shootRolls';
 
 /** A file of no use here, and why, in words. */

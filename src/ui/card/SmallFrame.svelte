@@ -2,10 +2,10 @@
 	import { wholeFrame } from '../../preview/scene';
 	import { wishOf, type Drawable } from '../plan/pictures';
 	import { GROUND, RING } from '$files/out/printed';
-	import Picture from '../shared/Picture.svelte';
-	import { preview } from '../shared/preview.svelte';
-	import { keeping } from '../shared/reuse';
-	import { devicePx, fitted } from '../shared/size';
+	import Picture from '../picture/Picture.svelte';
+	import { preview } from '../picture/preview.svelte';
+	import { keeping } from '../picture/reuse';
+	import { devicePx, fitted } from '../picture/size';
 	import { frameShapes } from './frameShapes';
 
 	/** The frame, the face to focus on ringed: with its real blur, or drawn while that is on its way or cannot be had. */

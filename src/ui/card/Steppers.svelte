@@ -4,10 +4,10 @@
 	import { comfortIsoOf } from '$core/light/exposure';
 	import { nextShutter } from '$core/light/dials';
 	import { isoWords, powerWords, shutterWords, wordsOfEv } from '$words/light';
-	import Length from '../shared/Length.svelte';
-	import NumberField from '../shared/NumberField.svelte';
+	import Length from '../fields/Length.svelte';
+	import NumberField from '../fields/NumberField.svelte';
 	import { byName, placeOf } from '../shared/byName';
-	import Pick from '../shared/Pick.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { count, distance, smallLength, toUnits, fromUnits } from '$words/numbers';
 	import type { CardView } from './card.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Amount from '../shared/Amount.svelte';
+	import Amount from '../fields/Amount.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { untrack } from 'svelte';

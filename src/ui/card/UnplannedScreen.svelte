@@ -7,8 +7,8 @@
 	import { LIGHT_WORDS } from '$words/light';
 	import { useKit } from '../kit/kit.svelte';
 	import { byName } from '../shared/byName';
-	import Choice from '../shared/Choice.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import Choice from '../fields/Choice.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { photographAsked } from '../photograph/asked.svelte';
 	import { addShot } from '../keeping/dayActions';
 	import { newShot } from '../keeping/newShot';

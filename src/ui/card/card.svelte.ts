@@ -8,7 +8,7 @@ import { asksForSomething } from '$core/study/study';
 import type { Kit } from '../kit/kit.svelte';
 import { oddsPort } from '../../workers/ports';
 import { oddsAt, SHOT_REST_MS } from '../plan/plan.svelte';
-import { Asking } from '../shared/asking.svelte';
+import { Asking } from '../asking/asking.svelte';
 import { NOTHING_DIFFERENT } from '../keeping/cardSteps.svelte';
 import type { Session } from '../keeping/session.svelte';
 import { settings } from '../shared/settings.svelte';

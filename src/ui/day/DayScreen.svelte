@@ -2,7 +2,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { untrack } from 'svelte';
 	import KitSheet from '../kit/KitSheet.svelte';
-	import Choice from '../shared/Choice.svelte';
+	import Choice from '../fields/Choice.svelte';
 	import { setRemoved } from '../keeping/dayActions';
 	import type { Session } from '../keeping/session.svelte';
 	import type { Place } from '../shared/places';

@@ -5,10 +5,10 @@
 	import { boundsOf } from '$core/format/bounds';
 	import { eyesOfStatureM, statureOfEyesM } from '$core/day/heights';
 	import { BUILDS, isHuman } from '$core/tables/heads';
-	import HeightField from '../shared/HeightField.svelte';
+	import HeightField from '../fields/HeightField.svelte';
 	import { EYE_HEIGHT_M } from '$core/arrange/arrange';
 	import type { ShotRecord } from '$data/database';
-	import Pick from '../shared/Pick.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import type { DayView } from './day.svelte';
 

@@ -4,8 +4,8 @@
 	import { readPasted, type HeightsOf } from '$core/day/pastedList';
 	import { guestWords } from '$words/day';
 	import { count } from '$words/numbers';
-	import Choice from '../shared/Choice.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import Choice from '../fields/Choice.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import type { DayView } from './day.svelte';
 	import { duplicates, takePasted, type Decision } from './pasting';

@@ -3,10 +3,10 @@
 	import { STATUSES } from '$core/format/job';
 	import type { ShotRecord } from '$data/database';
 	import Named from '../shared/Named.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { holdState } from '$core/study/take';
-	import { whenIdle } from '../shared/whenIdle';
+	import { whenIdle } from '../asking/whenIdle';
 	import TakenLine from '../shared/TakenLine.svelte';
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';

@@ -3,7 +3,7 @@ import { chanceOf } from '$core/odds/chanceOf';
 import type { Spreads } from '$core/tables/spreads';
 import { solve, type Solution } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
-import { whenIdle } from '../shared/whenIdle';
+import { whenIdle } from '../asking/whenIdle';
 
 /**
  * Solutions of many shots, worked out one after the other between other work, so that a long list

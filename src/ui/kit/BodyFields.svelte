@@ -1,9 +1,9 @@
 <script lang="ts">
-	import Amount from '../shared/Amount.svelte';
+	import Amount from '../fields/Amount.svelte';
 	import type { Body } from '$core/format/shot';
 	import { comfortIsoOf } from '$core/light/exposure';
 	import { FOCUS_GRIDS } from '$data/kit';
-	import Pick from '../shared/Pick.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import NameField from './NameField.svelte';
 
 	/** Every number of a body in plain words. */

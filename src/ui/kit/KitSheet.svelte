@@ -2,8 +2,8 @@
 	import type { Lens } from '$core/format/shot';
 	import type { KitBody, KitLens } from '$data/database';
 	import { presetBodies, presetLenses } from '$data/database';
-	import Choice from '../shared/Choice.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import Choice from '../fields/Choice.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import BodyFields from './BodyFields.svelte';
 	import LensFields from './LensFields.svelte';
 	import MyHands from './MyHands.svelte';

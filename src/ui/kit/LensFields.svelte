@@ -1,7 +1,7 @@
 <script lang="ts">
-	import Amount from '../shared/Amount.svelte';
+	import Amount from '../fields/Amount.svelte';
 	import type { Lens } from '$core/format/shot';
-	import Pick from '../shared/Pick.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import NameField from './NameField.svelte';
 	import { useKit } from './kit.svelte';
 

@@ -10,9 +10,9 @@
 	import { printPage } from '../files/out/printPage';
 	import { fileName, saveBlob } from '../files/out/saving';
 	import { byName } from '../shared/byName';
-	import Choice from '../shared/Choice.svelte';
-	import NumberField from '../shared/NumberField.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import Choice from '../fields/Choice.svelte';
+	import NumberField from '../fields/NumberField.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { useKit } from './kit.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { ASSUMED, SPREADS, type SpreadKey } from '$core/tables/spreads';
-	import Amount from '../shared/Amount.svelte';
+	import Amount from '../fields/Amount.svelte';
 	import { useKit } from './kit.svelte';
 
 	/** How much one's own hands, focusing and people spread: assumptions until somebody measures. */

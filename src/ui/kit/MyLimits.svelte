@@ -3,7 +3,7 @@
 	import { KIND_WORDS } from '$words/limits';
 	import { isoWords, shutterWords } from '$words/light';
 	import { fStop } from '$words/numbers';
-	import Pick from '../shared/Pick.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 
 	/** One's own limits by the kind of shot; a shot says when it goes past them. */

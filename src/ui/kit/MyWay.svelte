@@ -1,7 +1,7 @@
 <script lang="ts">
-	import Choice from '../shared/Choice.svelte';
+	import Choice from '../fields/Choice.svelte';
 	import MyLimits from './MyLimits.svelte';
-	import Amount from '../shared/Amount.svelte';
+	import Amount from '../fields/Amount.svelte';
 	import { ruleOf, ruleValue, SHUTTER_RULES } from '../shared/shutterRules';
 	import { settings, type MyWay } from '../shared/settings.svelte';
 

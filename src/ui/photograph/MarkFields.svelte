@@ -4,8 +4,8 @@
 	import { distance } from '$words/numbers';
 	import { BUILD_OPTIONS } from '$words/options';
 	import { unsureDistance } from '$words/photograph';
-	import Length from '../shared/Length.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import Length from '../fields/Length.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import type { Mark } from './looking.svelte';
 

@@ -13,8 +13,8 @@
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
 	import { useKit } from '../kit/kit.svelte';
-	import { Asking } from '../shared/asking.svelte';
-	import NumberField from '../shared/NumberField.svelte';
+	import { Asking } from '../asking/asking.svelte';
+	import NumberField from '../fields/NumberField.svelte';
 	import SmallStage from '../shared/SmallStage.svelte';
 	import { photographPort } from '../../workers/ports';
 	import type { Becomes } from './asked.svelte';

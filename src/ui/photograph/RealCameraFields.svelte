@@ -2,9 +2,9 @@
 	import type { RealCamera } from '$core/photograph/stage';
 	import { useKit } from '../kit/kit.svelte';
 	import { byName, placeOf } from '../shared/byName';
-	import Choice from '../shared/Choice.svelte';
-	import NumberField from '../shared/NumberField.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import Choice from '../fields/Choice.svelte';
+	import NumberField from '../fields/NumberField.svelte';
+	import Pick from '../fields/Pick.svelte';
 
 	/** The camera that will really be used, and where it stands. */
 	interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Choice from '../shared/Choice.svelte';
+	import Choice from '../fields/Choice.svelte';
 	import type { Session } from '../keeping/session.svelte';
 	import { untrack } from 'svelte';
 	import Eyes from './eyes/Eyes.svelte';

@@ -6,7 +6,7 @@ import type { Scene } from '$core/study/scene';
 import type { Plan } from '$core/format/plan';
 import type { Solution } from '$core/study/plan';
 import { previewOf, type LensSetting, type PreviewScene, type Window } from '../../preview/scene';
-import type { Wish } from '../shared/preview.svelte';
+import type { Wish } from '../picture/preview.svelte';
 
 /** What is drawn of a shot: the take that is shown, or a scene that asks for nothing and has none. */
 export interface Drawable {

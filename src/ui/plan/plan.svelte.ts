@@ -10,7 +10,7 @@ import type { Sharpness } from '$core/format/sharpness';
 import type { Spreads } from '$core/tables/spreads';
 import { advicePort, oddsPort, type OddsTable } from '../../workers/ports';
 import type { Kit } from '../kit/kit.svelte';
-import { Asking } from '../shared/asking.svelte';
+import { Asking } from '../asking/asking.svelte';
 import { drawableOf, type Drawable } from './pictures';
 import type { Guest, Taken } from '$core/format/job';
 import type { Session } from '../keeping/session.svelte';

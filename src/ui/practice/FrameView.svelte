@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Choice from '../shared/Choice.svelte';
+	import Choice from '../fields/Choice.svelte';
 	import type { StripFrame } from './roll.svelte';
 
 	/** Frames as a strip, and one of them large: as a whole, or pixel by pixel. */

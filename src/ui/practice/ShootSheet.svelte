@@ -12,9 +12,9 @@
 	import { zipped } from '$files/out/zip';
 	import { fileName, savedWords, writeFile } from '../files/out/saving';
 	import { photographAsked } from '../photograph/asked.svelte';
-	import { filesAsked } from '../review/asked.svelte';
-	import NumberField from '../shared/NumberField.svelte';
-	import Pick from '../shared/Pick.svelte';
+	import { filesAsked } from '../review/home/asked.svelte';
+	import NumberField from '../fields/NumberField.svelte';
+	import Pick from '../fields/Pick.svelte';
 	import FrameView from './FrameView.svelte';
 	import { Roll } from './roll.svelte';
 	import { AS_PLANNED, settingOptions, sizeOptions } from './shootOptions';

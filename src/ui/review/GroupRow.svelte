@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { FRAMES_DRAGGED } from './asked.svelte';
+	import { FRAMES_DRAGGED } from './home/asked.svelte';
 	import { judging } from '../../workers/judging';
-	import { Asking } from '../shared/asking.svelte';
+	import { Asking } from '../asking/asking.svelte';
 	import type { Group } from './group';
 	import type { ReviewView } from './review.svelte';
 

@@ -12,7 +12,7 @@
 	import { useKit } from '../kit/kit.svelte';
 	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';
-	import { Asking } from '../shared/asking.svelte';
+	import { Asking } from '../asking/asking.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import type { ReviewView } from './review.svelte';
 

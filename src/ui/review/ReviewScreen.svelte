@@ -6,24 +6,24 @@
 	import { takingWords } from '$words/review';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
-	import Choice from '../shared/Choice.svelte';
-	import Pick from '../shared/Pick.svelte';
-	import { filesAsked } from './asked.svelte';
-	import EyesInStep from './EyesInStep.svelte';
+	import Choice from '../fields/Choice.svelte';
+	import Pick from '../fields/Pick.svelte';
+	import { filesAsked } from './home/asked.svelte';
+	import EyesInStep from './looking/EyesInStep.svelte';
 	import FrameLog from './FrameLog.svelte';
-	import FrameStrip from './FrameStrip.svelte';
+	import FrameStrip from './looking/FrameStrip.svelte';
 	import GroupRow from './GroupRow.svelte';
-	import { homeOf } from './homes.svelte';
+	import { homeOf } from './home/homes.svelte';
 	import MarkBar from './MarkBar.svelte';
-	import LargeFrame from './LargeFrame.svelte';
-	import OpenFrames from './OpenFrames.svelte';
+	import LargeFrame from './looking/LargeFrame.svelte';
+	import OpenFrames from './home/OpenFrames.svelte';
 	import PeopleMatrix from './PeopleMatrix.svelte';
 	import PlanAndOutcome from './PlanAndOutcome.svelte';
 	import { ORDERS, ReviewView } from './review.svelte';
 	import { actOf, clockWords } from './reviewKeys';
 	import WhereFocusFell from './WhereFocusFell.svelte';
-	import WideSet from './WideSet.svelte';
-	import { WideSets } from './wideSet.svelte';
+	import WideSet from './wide/WideSet.svelte';
+	import { WideSets } from './wide/wideSet.svelte';
 
 	/** What came home: by shot, frame by frame, the same eye side by side, and what it says. */
 	let { session }: { session: Session } = $props();
@@ -159,7 +159,7 @@
 	{/if}
 </main>
 {#if isOutOpen}
-	{#await import('./OutSheet.svelte') then { default: OutSheet }}
+	{#await import('./out/OutSheet.svelte') then { default: OutSheet }}
 		<OutSheet {view} title={session.job?.title ?? 'frames'} bind:open={isOutOpen} />
 	{/await}
 {/if}

@@ -3,7 +3,7 @@ import { UNJUDGED } from '$core/format/review';
 import { reviewSet } from '$core/review/reviewSet';
 import { measuredFrame } from '$tests/support/frames';
 import { isSameGroup, judgedIn, NONE_JUDGED, type Group } from './group';
-import type { HomeFile } from './homeFile';
+import type { HomeFile } from './home/homeFile';
 
 const home = (name: string): HomeFile => ({
 	id: `job|${name}`,

@@ -1,7 +1,7 @@
 import type { MeasuredFrame } from '$core/format/review';
 import type { Shot } from '$core/format/shot';
 import type { ReviewedFrame, ReviewedSet } from '$core/review/reviewSet';
-import type { HomeFile } from './homeFile';
+import type { HomeFile } from './home/homeFile';
 
 /** The frames of one shot of the day, or those apart from all. */
 export interface Group {

@@ -1,5 +1,5 @@
-import { Pointing } from './pointing.svelte';
-import { nearerEye, sharpestFirst } from './sameEye';
+import { Pointing } from './looking/pointing.svelte';
+import { nearerEye, sharpestFirst } from './looking/sameEye';
 import { SvelteMap } from 'svelte/reactivity';
 import { APART, MARKS, type Judgement, type Mark } from '$core/format/review';
 import type { Body } from '$core/format/shot';
@@ -12,8 +12,8 @@ import { MARK_WORDS } from '$words/review';
 import type { Kit } from '../kit/kit.svelte';
 import type { Session } from '../keeping/session.svelte';
 import { isSameGroup, judgedIn, NONE_JUDGED, type Group, type Judged } from './group';
-import type { Homecoming } from './homecoming.svelte';
-import type { HomeFile } from './homeFile';
+import type { Homecoming } from './home/homecoming.svelte';
+import type { HomeFile } from './home/homeFile';
 
 /** The frames that are not measured yet are a group of their own. */
 const WAITING = 'waiting';

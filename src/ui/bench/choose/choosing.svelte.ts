@@ -9,7 +9,7 @@ import type { Spreads } from '$core/tables/spreads';
 import type { KitLens } from '$data/database';
 import { goingOn } from '$data/kitContents';
 import { choosingPort } from '../../../workers/ports';
-import { LongWork } from '../../shared/longWork.svelte';
+import { LongWork } from '../../asking/longWork.svelte';
 
 /** Lenses weighed against each other on one body. */
 

@@ -7,7 +7,7 @@
 	import { settingsWords } from '$words/review';
 	import { useKit } from '../../kit/kit.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import SmallPicture from '../../review/SmallPicture.svelte';
+	import SmallPicture from '../../review/looking/SmallPicture.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import FramesIn from '../FramesIn.svelte';
 	import HowTo from '../HowTo.svelte';

@@ -5,9 +5,9 @@
 	import { exerciseCaption } from '$words/exercises';
 	import { sheetAsPdf } from '../../../workers/cards';
 	import { fileName, saveBlob, savedWords } from '../../files/out/saving';
-	import type { HomeFile } from '../../review/homeFile';
-	import { FAVOURITE_PX, SHEET_PX, sheetFrame } from '../../review/out';
-	import { sheetPicture } from '../../review/sheetPicture';
+	import type { HomeFile } from '../../review/home/homeFile';
+	import { FAVOURITE_PX, SHEET_PX, sheetFrame } from '../../review/out/out';
+	import { sheetPicture } from '../../review/out/sheetPicture';
 	import { settings } from '../../shared/settings.svelte';
 
 	/** The best three on one sheet: one large, two small, each captioned by what was focused on. */

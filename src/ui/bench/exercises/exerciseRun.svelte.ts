@@ -4,10 +4,10 @@ import { exerciseRolls, type ExerciseGear } from '../../../practice/exerciseRoll
 import { thingsInPicture } from '../../../practice/exerciseScenes';
 import type { Pointing } from '../../../photograph/follow';
 import type { Session } from '../../keeping/session.svelte';
-import type { Homecoming } from '../../review/homecoming.svelte';
-import type { HomeFile } from '../../review/homeFile';
-import { homeUnder } from '../../review/homes.svelte';
-import { LongWork } from '../../shared/longWork.svelte';
+import type { Homecoming } from '../../review/home/homecoming.svelte';
+import type { HomeFile } from '../../review/home/homeFile';
+import { homeUnder } from '../../review/home/homes.svelte';
+import { LongWork } from '../../asking/longWork.svelte';
 import type { PassedOver } from '../bench.svelte';
 import { shootRolls } from '../shootRolls';
 

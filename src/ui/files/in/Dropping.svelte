@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { FRAMES_DRAGGED } from '../../review/asked.svelte';
+	import { FRAMES_DRAGGED } from '../../review/home/asked.svelte';
 	import { droppedFiles } from './folders';
 
 	/** Files can be dropped anywhere on the window. */

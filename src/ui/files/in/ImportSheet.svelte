@@ -5,9 +5,9 @@
 	import { SvelteSet } from 'svelte/reactivity';
 	import type { Decision, Item, JobComparison } from '$data/comparison';
 	import type { Kit } from '../../kit/kit.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import { readAgain } from '../../review/homes.svelte';
+	import { readAgain } from '../../review/home/homes.svelte';
 	import { takeJob, takeKit, takeSaid } from './importing';
 	import type { Compared } from './openings.svelte';
 

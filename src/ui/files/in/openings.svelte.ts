@@ -12,7 +12,7 @@ import { filesPort } from '../../../workers/ports';
 import type { Kit } from '../../kit/kit.svelte';
 import { addShot, newJob } from '../../keeping/dayActions';
 import type { Session } from '../../keeping/session.svelte';
-import { LongWork } from '../../shared/longWork.svelte';
+import { LongWork } from '../../asking/longWork.svelte';
 import { jobOfRows } from './listed';
 
 /** What a file would bring. */

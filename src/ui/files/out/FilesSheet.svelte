@@ -4,8 +4,8 @@
 	import { untrack } from 'svelte';
 	import type { Withheld } from '$core/format/withheld';
 	import { useKit } from '../../kit/kit.svelte';
-	import Choice from '../../shared/Choice.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import Choice from '../../fields/Choice.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import type { AutoBackup } from '../../keeping/autoBackup.svelte';
 	import type { Keeping } from '../../keeping/promise.svelte';
 	import type { Session } from '../../keeping/session.svelte';

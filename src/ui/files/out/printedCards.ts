@@ -12,7 +12,7 @@ import { cardOf } from '$words/card';
 import { takenWords } from '$words/light';
 import { frameShapes } from '../../card/frameShapes';
 import { alone, drawn, wholeWish } from '../../plan/frame/savedPicture';
-import { preview } from '../../shared/preview.svelte';
+import { preview } from '../../picture/preview.svelte';
 import { clock } from '$words/day';
 import { distance, fromUnits, fStop, smallLength, toUnits, type Units } from '$words/numbers';
 

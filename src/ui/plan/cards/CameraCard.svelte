@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { placeOf } from '../../shared/byName';
-	import Amount from '../../shared/Amount.svelte';
+	import Amount from '../../fields/Amount.svelte';
 	import type { Body, Lens } from '$core/format/shot';
-	import Choice from '../../shared/Choice.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import Choice from '../../fields/Choice.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import LightLimits from '../setup/LightLimits.svelte';
 	import { changeCamera, withFocal } from '../edits';
 	import GearFields from './GearFields.svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { Body, Lens } from '$core/format/shot';
-	import Amount from '../../shared/Amount.svelte';
+	import Amount from '../../fields/Amount.svelte';
 	import { byName, placeOf } from '../../shared/byName';
-	import Pick from '../../shared/Pick.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { changeCamera, withFocal } from '../edits';
 	import type { PlanView } from '../plan.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import Amount from '../../shared/Amount.svelte';
+	import Amount from '../../fields/Amount.svelte';
 	import type { Person } from '$core/format/shot';
-	import Pick from '../../shared/Pick.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import { changePerson } from '../edits';
 	import type { PlanView } from '../plan.svelte';
 	import { BUILD_OPTIONS, KEEP_OPTIONS, MOTION_OPTIONS, NEED_OPTIONS } from '$words/options';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { reshape, shapeOf, type RowShape } from '$core/arrange/rowShape';
 	import type { Person } from '$core/format/shot';
-	import Length from '../../shared/Length.svelte';
+	import Length from '../../fields/Length.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import NamesSheet from '../stage/NamesSheet.svelte';
 

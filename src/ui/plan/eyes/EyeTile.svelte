@@ -1,8 +1,8 @@
 <script lang="ts">
-	import Picture from '../../shared/Picture.svelte';
-	import { keeping } from '../../shared/reuse';
+	import Picture from '../../picture/Picture.svelte';
+	import { keeping } from '../../picture/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
-	import { devicePx } from '../../shared/size';
+	import { devicePx } from '../../picture/size';
 	import { wishOf, type Drawable } from '../pictures';
 	import { allowedWords, STATE_WORDS } from '$words/states';
 	import type { EyeTile } from './eyeTiles';

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { reusing } from '../../shared/reuse';
-	import { preview } from '../../shared/preview.svelte';
-	import { devicePx } from '../../shared/size';
+	import { reusing } from '../../picture/reuse';
+	import { preview } from '../../picture/preview.svelte';
+	import { devicePx } from '../../picture/size';
 	import type { PlanView } from '../plan.svelte';
 	import EyesLarge from './EyesLarge.svelte';
 	import EyeTile from './EyeTile.svelte';

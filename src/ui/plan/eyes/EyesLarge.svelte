@@ -2,10 +2,10 @@
 	import { allowedWords } from '$words/states';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { stateOf } from '$core/sharpness/state';
-	import Picture from '../../shared/Picture.svelte';
-	import { keeping } from '../../shared/reuse';
+	import Picture from '../../picture/Picture.svelte';
+	import { keeping } from '../../picture/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
-	import { devicePx } from '../../shared/size';
+	import { devicePx } from '../../picture/size';
 	import { wishOf, type Drawable } from '../pictures';
 	import type { PlanView } from '../plan.svelte';
 	import { faceParts, type FacePart } from './eyeTiles';

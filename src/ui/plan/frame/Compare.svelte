@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { solve, type Solution } from '$core/study/plan';
 	import { asksForSomething } from '$core/study/study';
-	import type { Wish } from '../../shared/preview.svelte';
-	import Picture from '../../shared/Picture.svelte';
-	import { keeping } from '../../shared/reuse';
+	import type { Wish } from '../../picture/preview.svelte';
+	import Picture from '../../picture/Picture.svelte';
+	import { keeping } from '../../picture/reuse';
 	import { fStop } from '$words/numbers';
 	import { drawableOf, wishOf } from '../pictures';
 	import type { PlanView } from '../plan.svelte';

@@ -4,11 +4,11 @@
 	import { unseenWords } from '$words/reasons';
 	import { boxOf, reachOf } from '$core/technique/focusPoints';
 	import { wholeFrame } from '../../../preview/scene';
-	import { preview } from '../../shared/preview.svelte';
-	import { keeping, reusing } from '../../shared/reuse';
-	import Picture from '../../shared/Picture.svelte';
+	import { preview } from '../../picture/preview.svelte';
+	import { keeping, reusing } from '../../picture/reuse';
+	import Picture from '../../picture/Picture.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { devicePx, fitted } from '../../shared/size';
+	import { devicePx, fitted } from '../../picture/size';
 	import { wishOf } from '../pictures';
 	import type { PlanView } from '../plan.svelte';
 	import PhotographTools from '../../photograph/PhotographTools.svelte';

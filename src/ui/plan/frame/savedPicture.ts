@@ -7,8 +7,8 @@ import { whereWords } from '$words/rows';
 import type { Solution } from '$core/study/plan';
 import { wholeFrame } from '../../../preview/scene';
 import { withTexts } from '../../files/out/pngText';
-import { preview, type Wish } from '../../shared/preview.svelte';
-import { fitted } from '../../shared/size';
+import { preview, type Wish } from '../../picture/preview.svelte';
+import { fitted } from '../../picture/size';
 import { distance, fStop, type Units } from '$words/numbers';
 import { drawableOf, wishOf } from '../pictures';
 

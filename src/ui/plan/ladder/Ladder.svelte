@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { reusing } from '../../shared/reuse';
+	import { reusing } from '../../picture/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { sameObject, type PlanView } from '../plan.svelte';
 	import { ladderTable, type Cell } from './ladderTable';

@@ -2,9 +2,9 @@
 	import { useKit } from '../../kit/kit.svelte';
 	import { adviceWords } from '$words/advice';
 	import { supportWords } from '$words/options';
-	import { Asking } from '../../shared/asking.svelte';
-	import AskedInVain from '../../shared/AskedInVain.svelte';
-	import Choice from '../../shared/Choice.svelte';
+	import { Asking } from '../../asking/asking.svelte';
+	import AskedInVain from '../../asking/AskedInVain.svelte';
+	import Choice from '../../fields/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { oddsPort } from '../../../workers/ports';

@@ -3,9 +3,9 @@
 	import { BACKGROUND_ID } from '$core/study/scene';
 	import { BACKGROUND_OPTIONS, PLACE_OPTIONS } from '$words/options';
 	import { thingSentences } from '$words/things';
-	import Amount from '../../shared/Amount.svelte';
-	import Choice from '../../shared/Choice.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import Amount from '../../fields/Amount.svelte';
+	import Choice from '../../fields/Choice.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import type { PlanView } from '../plan.svelte';
 
 	/** What the background as a whole should become, without anything of it being placed. */

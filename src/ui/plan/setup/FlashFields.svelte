@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Shot } from '$core/format/shot';
-	import Amount from '../../shared/Amount.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import Amount from '../../fields/Amount.svelte';
+	import Pick from '../../fields/Pick.svelte';
 
 	/** What stands in the way of a flash, and a second one. */
 	type Flash = Extract<NonNullable<Shot['light']>, { mode: 'flash' }>;

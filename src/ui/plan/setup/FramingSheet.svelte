@@ -14,10 +14,10 @@
 	import { cameraPose, seenFrom } from '$core/geometry/camera';
 	import { equivalentWords, framingProblemText, heldWords, PART_OPTIONS } from '$words/framing';
 	import { isZoom } from '$core/optics/zoom';
-	import Choice from '../../shared/Choice.svelte';
+	import Choice from '../../fields/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
-	import NumberField from '../../shared/NumberField.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import NumberField from '../../fields/NumberField.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, shareInWords } from '$words/numbers';
 	import { nameOfId, namesOf } from '$words/names';

@@ -2,8 +2,8 @@
 	import { comfortIsoOf } from '$core/light/exposure';
 	import { engravedShutter } from '$core/light/dials';
 	import type { Shot } from '$core/format/shot';
-	import Amount from '../../shared/Amount.svelte';
-	import Choice from '../../shared/Choice.svelte';
+	import Amount from '../../fields/Amount.svelte';
+	import Choice from '../../fields/Choice.svelte';
 	import { ruleOf, ruleValue, SHUTTER_RULES, type RuleValue } from '../../shared/shutterRules';
 	import type { PlanView } from '../plan.svelte';
 

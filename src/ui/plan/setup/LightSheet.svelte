@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Amount from '../../shared/Amount.svelte';
+	import Amount from '../../fields/Amount.svelte';
 	import type { Shot } from '$core/format/shot';
 	import { isoWords } from '$words/light';
 	import { ev100Of } from '$core/light/ev';
@@ -7,9 +7,9 @@
 	import { LIGHT_WORDS } from '$words/light';
 	import { reasonText } from '$words/reasons';
 	import { settings } from '../../shared/settings.svelte';
-	import Choice from '../../shared/Choice.svelte';
+	import Choice from '../../fields/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import FlashFields from './FlashFields.svelte';
 	import SunFields from './SunFields.svelte';
 	import LightLimits from './LightLimits.svelte';

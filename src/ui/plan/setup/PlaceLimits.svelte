@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Amount from '../../shared/Amount.svelte';
+	import Amount from '../../fields/Amount.svelte';
 	import type { PlanView } from '../plan.svelte';
 
 	/** What the place allows: advice and other lenses keep within it. */

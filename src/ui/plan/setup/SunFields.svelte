@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { wrapDeg } from '$core/geometry/angle';
-	import NumberField from '../../shared/NumberField.svelte';
+	import NumberField from '../../fields/NumberField.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import { aroundOf, sunAt } from './sun';

@@ -4,8 +4,8 @@
 	import { impressionOf } from '$core/optics/perspective';
 	import { engraved } from '$core/optics/fNumber';
 	import { advicePort } from '../../../workers/ports';
-	import { Asking } from '../../shared/asking.svelte';
-	import AskedInVain from '../../shared/AskedInVain.svelte';
+	import { Asking } from '../../asking/asking.svelte';
+	import AskedInVain from '../../asking/AskedInVain.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, signedPercent, smallLength } from '$words/numbers';
 	import { namesOf } from '$words/names';

@@ -14,12 +14,12 @@
 		WIDE_REMINDERS
 	} from '$words/stitching';
 	import { previewOf, wholeFrame } from '../../../preview/scene';
-	import Amount from '../../shared/Amount.svelte';
-	import Choice from '../../shared/Choice.svelte';
-	import Picture from '../../shared/Picture.svelte';
-	import { preview } from '../../shared/preview.svelte';
+	import Amount from '../../fields/Amount.svelte';
+	import Choice from '../../fields/Choice.svelte';
+	import Picture from '../../picture/Picture.svelte';
+	import { preview } from '../../picture/preview.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { devicePx } from '../../shared/size';
+	import { devicePx } from '../../picture/size';
 	import type { PlanView } from '../plan.svelte';
 
 	/** A view wider than the lens, with the lens’s own shallow depth, from many frames. */

@@ -14,7 +14,7 @@
 	} from '$core/arrange/arrange';
 	import { FIRST_M } from '$core/day/guests';
 	import { stoodAsFramed } from '$core/arrange/framing';
-	import Length from '../../shared/Length.svelte';
+	import Length from '../../fields/Length.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import { photographAsked } from '../../photograph/asked.svelte';

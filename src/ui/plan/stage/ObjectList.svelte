@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { type Person, type Shot, type Thing } from '$core/format/shot';
 	import type { Vec3 } from '$core/geometry/vector';
-	import Amount from '../../shared/Amount.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import Amount from '../../fields/Amount.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import { INTENT_OPTIONS, KEEP_OPTIONS, NEED_OPTIONS } from '$words/options';
 	import CameraCard from '../cards/CameraCard.svelte';
 	import { changeCamera, changePerson, changeThing, removeObject } from '../edits';

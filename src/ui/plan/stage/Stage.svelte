@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Choice from '../../shared/Choice.svelte';
+	import Choice from '../../fields/Choice.svelte';
 	import type { PlanView } from '../plan.svelte';
 	import AddMenu from './AddMenu.svelte';
 	import EmptyStage from './EmptyStage.svelte';

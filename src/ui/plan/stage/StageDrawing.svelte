@@ -2,7 +2,7 @@
 	import { onDestroy, untrack } from 'svelte';
 	import type { Flat } from '$core/anatomy/outline';
 	import { NUDGES, smallLength } from '$words/numbers';
-	import { reusing } from '../../shared/reuse';
+	import { reusing } from '../../picture/reuse';
 	import { settings } from '../../shared/settings.svelte';
 	import CardPlace from '../cards/CardPlace.svelte';
 	import SelectionCard from '../cards/SelectionCard.svelte';

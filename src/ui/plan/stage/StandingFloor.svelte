@@ -2,9 +2,9 @@
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
 	import { bestStandpoint, shotFrom, type Standpoint } from '$core/advice/standing';
 	import { advicePort } from '../../../workers/ports';
-	import { Asking } from '../../shared/asking.svelte';
-	import AskedInVain from '../../shared/AskedInVain.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import { Asking } from '../../asking/asking.svelte';
+	import AskedInVain from '../../asking/AskedInVain.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, smallLength } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';

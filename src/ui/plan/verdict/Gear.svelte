@@ -3,7 +3,7 @@
 	import { focusedFrom } from '$core/advice/focusDistance';
 	import { isZoom } from '$core/optics/zoom';
 	import { distance } from '$words/numbers';
-	import Length from '../../shared/Length.svelte';
+	import Length from '../../fields/Length.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import GearFields from '../cards/GearFields.svelte';
 	import type { PlanView } from '../plan.svelte';

@@ -10,7 +10,7 @@
 	import { techniqueOf } from '$core/study/technique';
 	import { FOCUS_WAYS, SCHOOL_QUESTIONS, SCHOOLS } from '$words/schools';
 	import { settings } from '../../shared/settings.svelte';
-	import Pick from '../../shared/Pick.svelte';
+	import Pick from '../../fields/Pick.svelte';
 	import { fStop, smallLength, stopsInWords } from '$words/numbers';
 	import type { PlanView } from '../plan.svelte';
 	import { exposureWords, isoWords, shutterWords } from '$words/light';

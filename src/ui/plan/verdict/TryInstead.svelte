@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Advice } from '$core/advice/advice';
 	import { adviceWords } from '$words/advice';
-	import AskedInVain from '../../shared/AskedInVain.svelte';
+	import AskedInVain from '../../asking/AskedInVain.svelte';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import type { PlanView } from '../plan.svelte';

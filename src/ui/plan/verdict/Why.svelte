@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Amount from '../../shared/Amount.svelte';
+	import Amount from '../../fields/Amount.svelte';
 	import type { School } from '$core/format/plan';
 	import { engraved, stopsBetween } from '$core/optics/fNumber';
 	import { sharpZone } from '$core/optics/depthOfField';

@@ -1,9 +1,9 @@
 <script lang="ts">
-	import Amount from '../../shared/Amount.svelte';
+	import Amount from '../../fields/Amount.svelte';
 	import type { AboutCost } from '$core/advice/comparisons';
 	import type { Sharpness } from '$core/format/shot';
 	import { aboutOf, ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
-	import Choice from '../../shared/Choice.svelte';
+	import Choice from '../../fields/Choice.svelte';
 	import { engraved } from '$core/optics/fNumber';
 	import { fStop } from '$words/numbers';
 	import { aboutWords } from '$words/about';

@@ -1,0 +1,196 @@
+import { blurPx } from '$core/measure/spread';
+import { engraved } from '$core/optics/fNumber';
+import { PARTS } from '$core/review/measuredPerson';
+import { framesCsv, type FrameRow } from '$files/out/framesTable';
+import type { SheetFrame } from '$files/out/contactSheet';
+import { labelOf, newSidecar, ratingOf, type SidecarFacts } from '$files/out/sidecar';
+import { mergedSidecar, type SidecarProblem } from '$files/in/sidecar';
+import { frameWords, inFocusWords, PART_WORDS, settingsWords } from '$words/review';
+import { picturesPort } from '../../../workers/ports';
+import type { HomeFile } from '../home/homeFile';
+import { sidecarPaths } from '../home/sidecars';
+import { keyOf } from '../home/pictures';
+import { judgedIn, type Group } from '../group';
+import type { ReviewView } from '../review.svelte';
+
+/** What goes out of Review: sidecars, a table, a contact sheet. Frames themselves are never written to. */
+
+const round = (value: number, digits = 3): number => Number(value.toFixed(digits));
+
+/** How each file of a group was judged; undefined where it was not. */
+function reviewedIn(view: ReviewView, group: Group) {
+	const judged = judgedIn(group, view.sets.get(group.id));
+	return (file: HomeFile) => judged.get(file.id)?.reviewed;
+}
+
+/** A row for each face of each frame, and one for a frame without any. */
+export function tableOf(view: ReviewView): string {
+	const columns = [
+		'shot',
+		'file',
+		'taken',
+		'f-number',
+		'shutter s',
+		'ISO',
+		'focal mm',
+		'person',
+		'state',
+		'near eye',
+		...PARTS.map((part) => `blur ${PART_WORDS[part]} px`),
+		'streak px',
+		'eyes shut',
+		'white share',
+		'good frame',
+		'focus fell m',
+		'from m',
+		'to m',
+		'in focus',
+		'mark',
+		'favourite',
+		'note'
+	];
+	const rows = view.groups.flatMap((group) => {
+		const set = view.sets.get(group.id);
+		const reviewedOf = reviewedIn(view, group);
+		return group.files.flatMap((file): FrameRow[] => {
+			const reviewed = reviewedOf(file);
+			const facts = file.measured?.facts ?? {};
+			const row: FrameRow = {
+				shot: group.title,
+				file: file.name,
+				taken: facts.takenAt,
+				'f-number': facts.fNumber === undefined ? null : engraved(facts.fNumber),
+				'shutter s': facts.shutterS,
+				ISO: facts.iso,
+				'focal mm': facts.focalMm,
+				'good frame': reviewed ? (reviewed.isGood ? 'yes' : 'no') : '',
+				'focus fell m': reviewed?.fell && round(reviewed.fell.planeM),
+				'from m': reviewed?.fell && round(reviewed.fell.nearM),
+				'to m': reviewed?.fell && round(reviewed.fell.farM),
+				'in focus': reviewed && set ? inFocusWords(reviewed, set) : '',
+				mark: file.judgement.mark,
+				favourite: file.judgement.isFavourite ? 'yes' : '',
+				note: file.judgement.note
+			};
+			const faces = reviewed?.faces.flatMap((face, i): FrameRow[] => {
+				if (!face) return [];
+				const blurs = PARTS.map((part) => {
+					const blur = face.blurs[part];
+					return [`blur ${PART_WORDS[part]} px`, blur && round(blurPx(blur), 2)] as const;
+				});
+				return [
+					{
+						...row,
+						person: set?.people[i]?.name,
+						state: face.state ?? 'cannot tell',
+						'near eye': face.near,
+						...Object.fromEntries(blurs),
+						'streak px': round(face.blurs[face.near]?.streakPx ?? 0, 2),
+						'eyes shut': face.isShut ? 'yes' : 'no',
+						'white share': round(face.face.clipped)
+					}
+				];
+			});
+			return faces && faces.length > 0 ? faces : [row];
+		});
+	});
+	return framesCsv(columns, rows);
+}
+
+/** What a sidecar says of a file. */
+function factsOf(view: ReviewView, group: Group, file: HomeFile): SidecarFacts {
+	const set = view.sets.get(group.id);
+	const reviewed = reviewedIn(view, group)(file);
+	const { judgement } = file;
+	const said =
+		reviewed && set
+			? [inFocusWords(reviewed, set) || 'nothing found', frameWords(reviewed, set)]
+			: ['not measured'];
+	return {
+		rating: ratingOf(judgement),
+		label: labelOf(judgement),
+		description: [`${said[0]}.`, said[1] ?? '', judgement.note].filter(Boolean).join(' ')
+	};
+}
+
+export interface Sidecars {
+	readonly files: readonly { readonly name: string; readonly content: Blob }[];
+	/** Those that are left alone: they could not be read, or may be another frame's. */
+	readonly refused: readonly { readonly name: string; readonly problem: SidecarRefusal }[];
+}
+export type SidecarRefusal = SidecarProblem | 'unsure';
+
+/** Files that have a sidecar already, among those that were chosen along. */
+export const withSidecar = (view: ReviewView): readonly HomeFile[] =>
+	view.home.files.filter((file) => view.home.sidecars.of(file) !== null);
+
+/**
+ * A sidecar for each measured frame.
+ * @param existing what becomes of those that are there: merged with what is said here, or left out
+ */
+export async function sidecarsOf(view: ReviewView, existing: 'merge' | 'leave'): Promise<Sidecars> {
+	const files = new Map<string, Blob>();
+	const refused: { name: string; problem: SidecarRefusal }[] = [];
+	const pathOf = sidecarPaths(view.home.files);
+	for (const group of view.groups) {
+		for (const file of group.files) {
+			const facts = factsOf(view, group, file);
+			const there = view.home.sidecars.of(file);
+			if (there && existing === 'leave') continue;
+			const path = there === 'unsure' ? '' : pathOf(file, there);
+			if (there === 'unsure' || files.has(path)) {
+				refused.push({ name: file.name, problem: 'unsure' });
+				continue;
+			}
+			const merging = there ? mergedSidecar(await there.text(), facts) : null;
+			if (there && merging && !merging.ok) {
+				refused.push({ name: there.name, problem: merging.problem });
+				continue;
+			}
+			const text = merging?.ok ? merging.text : newSidecar(facts);
+			files.set(path, new Blob([text], { type: 'application/rdf+xml' }));
+		}
+	}
+	return { files: [...files].map(([name, content]) => ({ name, content })), refused };
+}
+
+/** Pixels along the long side of the frame that is large on a sheet, and of the others. */
+export const FAVOURITE_PX = 1600;
+export const SHEET_PX = 640;
+
+/** A frame for a sheet, captioned by its name, what it was focused on, and its settings; null where it was not chosen again. */
+export async function sheetFrame(
+	{ name, file, measured }: HomeFile,
+	longPx: number,
+	focus: string
+): Promise<SheetFrame | null> {
+	const jpeg = file && (await picturesPort.ask('small', { file, longPx, key: keyOf(file) }));
+	if (!jpeg || !measured) return null;
+	const caption = [name, focus, settingsWords(measured)].filter(Boolean).join(' · ');
+	return { jpeg, widthPx: measured.widthPx, heightPx: measured.heightPx, caption };
+}
+
+/** The frames of a shot for a contact sheet: those that are not dropped; the favourite large, else the best. */
+export async function sheetOf(view: ReviewView, group: Group) {
+	const shown = group.files.filter(({ judgement, file }) => file && judgement.mark !== 'drop');
+	const set = view.sets.get(group.id);
+	const of = reviewedIn(view, group);
+	const favourite =
+		shown.find(({ judgement }) => judgement.isFavourite) ?? shown.find((file) => of(file)?.isGood);
+	const framed = (file: HomeFile, longPx: number) => {
+		const reviewed = of(file);
+		const focus = reviewed && set ? `on ${inFocusWords(reviewed, set)}` : '';
+		return sheetFrame(file, longPx, focus);
+	};
+	const frames: SheetFrame[] = [];
+	for (const file of shown) {
+		if (file === favourite) continue;
+		const frame = await framed(file, SHEET_PX);
+		if (frame) frames.push(frame);
+	}
+	return {
+		title: group.title,
+		favourite: favourite ? await framed(favourite, FAVOURITE_PX) : null,
+		frames
+	};
+}

@@ -1,0 +1,77 @@
+<script lang="ts">
+	import { settings } from '../shared/settings.svelte';
+	import {
+		ACTION_NAMES,
+		ACTIONS,
+		keyOf,
+		setKey,
+		usualKeys,
+		type Action
+	} from '../shared/shortcuts';
+
+	/** The single keys: which does what, another one for each, and all of them off. */
+	let problem = $state('');
+
+	function take(event: KeyboardEvent, action: Action) {
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		const isCleared = event.key === 'Backspace' || event.key === 'Delete';
+		if (!isCleared && ([...event.key].length !== 1 || event.key === ' ')) return;
+		event.preventDefault();
+		const holder = setKey(action, isCleared ? '' : event.key);
+		problem = holder
+			? `“${event.key}” is the key for: ${ACTIONS[holder].words}. Give that one another key first.`
+			: '';
+	}
+</script>
+
+<label class="all">
+	<input
+		type="checkbox"
+		checked={settings.shortcuts}
+		onchange={(event) => settings.set({ shortcuts: event.currentTarget.checked })}
+	/>
+	single-letter shortcuts
+</label>
+{#if settings.shortcuts}
+	<ul>
+		{#each ACTION_NAMES as action (action)}
+			<li>
+				<label>
+					<input
+						class="typed"
+						type="text"
+						autocomplete="off"
+						readonly
+						value={keyOf(action)}
+						onkeydown={(event) => take(event, action)}
+					/>
+					{ACTIONS[action].words}
+				</label>
+			</li>
+		{/each}
+	</ul>
+	<p>
+		Press another key in a field to change it, or Backspace for none.
+		<button class="knob" type="button" onclick={usualKeys}>Back to the usual keys</button>
+	</p>
+	{#if problem}<p role="alert">{problem}</p>{/if}
+{/if}
+
+<style>
+	ul {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
+		gap: 0.2rem 1rem;
+	}
+	label {
+		display: flex;
+		align-items: center;
+		gap: 0.5rem;
+		min-height: 2rem;
+	}
+	input.typed {
+		width: 2.5rem;
+		text-align: center;
+		font-weight: 600;
+	}
+</style>
