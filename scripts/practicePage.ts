@@ -1,4 +1,4 @@
-import { sampleDay } from '../src/data/sampleDay';
+import { sampleDay } from '../src/data/sample/sampleDay';
 import { rollsOf } from '../src/practice/day';
 import { develop } from '../src/practice/develop';
 import { framesOf, type RollOrder } from '../src/practice/roll';

@@ -1,6 +1,6 @@
 import type { Shot } from '$core/format/shot';
 import { LENSES } from './kit';
-import { shotOf } from './sampleShots';
+import { shotOf } from './sample/sampleShots';
 
 /** A shot to start from: a 50 mm lens at eye height and nobody there yet. */
 export function blankShot(title: string): Shot {

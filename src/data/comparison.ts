@@ -2,8 +2,8 @@ import type { ExerciseRecord } from '$core/format/exerciseLog';
 import type { DayShot, JobFile, KitOfFile } from '$core/format/job';
 import type { SaidOfJob } from '$core/format/saidOfFrames';
 import type { Spreads } from '$core/tables/spreads';
-import { frameId, NO_JOB } from './frameShelf';
-import type { Job, KitBody, KitLens, ShotRecord } from './database';
+import { frameId, NO_JOB } from './store/frameShelf';
+import type { Job, KitBody, KitLens, ShotRecord } from './store/database';
 import { bodyOfFile, dayShotOf, lensOfFile } from './jobFile';
 import type { KitContents } from './kitContents';
 

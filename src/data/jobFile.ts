@@ -3,8 +3,8 @@ import { JOB_LIMITS, type JobFile, type KitOfFile } from '$core/format/job';
 import type { Backup } from '$core/format/openedFile';
 import { MOST_SAID, type FrameSaid, type SaidOfJob } from '$core/format/saidOfFrames';
 import { ASSUMED } from '$core/tables/spreads';
-import type { Job, KitBody, KitLens, ShotRecord } from './database';
-import { NO_JOB } from './frameShelf';
+import type { Job, KitBody, KitLens, ShotRecord } from './store/database';
+import { NO_JOB } from './store/frameShelf';
 import type { KitContents } from './kitContents';
 
 /** What the store holds, as files. */

@@ -4,7 +4,7 @@ import { KitSchema } from '$core/format/job';
 import { BODIES, LENSES } from './kit';
 import { kitOfFile, lensOfFile } from './jobFile';
 import { goingOn, lensesFor, PRESET_KIT } from './kitContents';
-import { Store } from './store';
+import { Store } from './store/store';
 
 const inPlace = (a: { position: number }, b: { position: number }) => a.position - b.position;
 

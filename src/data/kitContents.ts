@@ -1,7 +1,7 @@
 import type { Body, Lens } from '$core/format/shot';
 import { covers } from '$core/optics/crop';
 import { ASSUMED, type SpreadKey, type Spreads } from '$core/tables/spreads';
-import { presetBodies, presetLenses, type KitBody, type KitLens } from './database';
+import { presetBodies, presetLenses, type KitBody, type KitLens } from './store/database';
 
 /** The photographer's own bodies and lenses. */
 export interface KitContents {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { solve } from '$tests/support/solved';
 import { asksForSomething } from '$core/study/study';
 import { cardOf } from './card';

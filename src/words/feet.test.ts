@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { adviceFor } from '$core/advice/advice';
 import type { Shot } from '$core/format/shot';
 import { LENSES } from '$data/kit';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { metricLengths } from '$tests/support/lengths';
 import { ahead, person, shotOf } from '$tests/support/shots';
 import { solve } from '$tests/support/solved';

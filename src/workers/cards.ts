@@ -13,8 +13,8 @@ import greekExt700 from '@fontsource/noto-sans/files/noto-sans-greek-ext-700-nor
 import vietnamese400 from '@fontsource/noto-sans/files/noto-sans-vietnamese-400-normal.woff?url';
 import vietnamese700 from '@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff?url';
 import type { ChartKind, Paper as ChartPaper } from '$core/bench/chart';
-import type { Paper } from '../files/out/cardsPdf';
-import type { Sheet } from '../files/out/contactSheet';
+import type { Paper } from '../files/out/paper/cardsPdf';
+import type { Sheet } from '../files/out/paper/contactSheet';
 import type { LensTable } from '../files/out/lensTable';
 import type { PrintedCard } from '../files/out/printed';
 import type { CardsQuestions, FontAddress } from './cards.worker';

@@ -1,12 +1,12 @@
 import type { ChartKind, Paper as ChartPaper } from '$core/bench/chart';
 import { transfer } from 'comlink';
-import { cardsPdf, type Paper } from '../files/out/cardsPdf';
-import { chartPdf } from '../files/out/chartPdf';
-import { contactSheetPdf, type Sheet } from '../files/out/contactSheet';
+import { cardsPdf, type Paper } from '../files/out/paper/cardsPdf';
+import { chartPdf } from '../files/out/paper/chartPdf';
+import { contactSheetPdf, type Sheet } from '../files/out/paper/contactSheet';
 import type { LensTable } from '../files/out/lensTable';
-import { lensTablePdf } from '../files/out/lensTablePdf';
+import { lensTablePdf } from '../files/out/paper/lensTablePdf';
 import type { PrintedCard } from '../files/out/printed';
-import type { DrawText, FontFile } from '../files/out/typesetting';
+import type { DrawText, FontFile } from '../files/out/paper/typesetting';
 import { serve } from './protocol';
 
 /** Makes cards, tables and charts for paper, beside the page. */

@@ -2,7 +2,7 @@ import type { JobFile } from '$core/format/job';
 import type { Opened } from '$core/format/openedFile';
 import type { Refusal } from '$core/format/shotFile';
 import { compareJobs, type JobComparison } from '$data/comparison';
-import type { Job, ShotRecord } from '$data/database';
+import type { Job, ShotRecord } from '$data/store/database';
 import { readChosen, type Chosen } from '$files/in/opening';
 import { serve } from './protocol';
 

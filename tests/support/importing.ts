@@ -1,7 +1,7 @@
 import { expect, vi } from 'vitest';
 import type { JobFile } from '$core/format/job';
 import { compareJobs, type Decision, type Item, type JobComparison } from '$data/comparison';
-import { Store } from '$data/store';
+import { Store } from '$data/store/store';
 import { Kit } from '../../src/ui/kit/kit.svelte';
 import { Session } from '../../src/ui/keeping/session.svelte';
 

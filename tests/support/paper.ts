@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { encode } from 'fast-png';
 import { extractText, getDocumentProxy } from 'unpdf';
-import type { DrawText, FontFile } from '$files/out/typesetting';
+import type { DrawText, FontFile } from '$files/out/paper/typesetting';
 
 /** Files for paper, made with the app's own fonts and read by a PDF reader. */
 

@@ -13,7 +13,7 @@ import { isHuman, type Build } from '$core/tables/heads';
 import { ASSUMED } from '$core/tables/spreads';
 import { isBehind, nearest, placesOf, pointedAt } from './facePlaces';
 import { emptyScene, randomGroup } from './randomGroups';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { faceModels } from '../../src/photograph/faces/models';
 import { lookFor, type SeenFace } from '../../src/photograph/lookFor';
 import { openPicture } from '../../src/photograph/read/openPicture';

@@ -1,4 +1,4 @@
-import { Store } from '$data/store';
+import { Store } from '$data/store/store';
 import { afterEach } from 'vitest';
 
 const open: Store[] = [];

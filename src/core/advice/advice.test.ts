@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LENSES } from '$data/kit';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { ahead, planOf, rowsInRoom, shotOf, thing } from '$tests/support/shots';
 import type { Lens, Shot } from '../format/shot';
 import { closedUp } from '../arrange/regroup';

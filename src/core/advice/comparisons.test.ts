@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { rowsInRoom } from '$tests/support/shots';
 import { study, takeOf } from '$tests/support/solved';
 import type { Shot } from '../format/shot';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Shot } from '../format/shot';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { LENSES } from '$data/kit';
 import { person, shotOf } from '$tests/support/shots';
 import { edgesOf } from '../arrange/edges';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BODIES, LENSES } from '$data/kit';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { adviceWords } from '$words/advice';
 import { ahead, person, shotOf, type Sketch } from '$tests/support/shots';
 import { study } from '$tests/support/solved';

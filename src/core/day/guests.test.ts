@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { addPerson, addRows } from '../arrange/arrange';
 import { edgesOf } from '../arrange/edges';
 import { frameByPlace, type Framing } from '../arrange/framing';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BODIES, LENSES } from '$data/kit';
-import { SAMPLE_SHOTS, shotOf as shotFrom } from '$data/sampleShots';
+import { SAMPLE_SHOTS, shotOf as shotFrom } from '$data/sample/sampleShots';
 import { ahead, EYE_M, person, planOf, shotOf, type Sketch } from '$tests/support/shots';
 import { solve } from '$tests/support/solved';
 import { ASSUMED } from '../tables/spreads';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { measuredFace, measuredFrame } from '$tests/support/frames';
 import { ahead, shotOf } from '$tests/support/shots';
 import { there } from '$tests/support/there';

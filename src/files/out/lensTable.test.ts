@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { onPaper, squeezed } from '$tests/support/paper';
-import { PAPERS } from './cardsPdf';
+import { PAPERS } from './paper/cardsPdf';
 import { lensTablePage, type LensTable } from './lensTable';
-import { lensTablePdf } from './lensTablePdf';
+import { lensTablePdf } from './paper/lensTablePdf';
 
 const table: LensTable = {
 	title: '85 mm <b>f/1.4</b>: what is sharp',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { ASSUMED } from '$core/tables/spreads';
 import { HARD_TEXTS, jobOf, titled } from '$tests/support/jobs';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { dayShotOf } from '$data/jobFile';
 import { printedCard } from '../../ui/files/out/printedCards';
 import { pocketFile } from './pocket';

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { sheetPages, type SheetFrame } from './contactSheet';
+import { sheetPages, type SheetFrame } from './paper/contactSheet';
 import { framesCsv } from './framesTable';
 import { labelOf, newSidecar, ratingOf } from './sidecar';
 import { UNJUDGED } from '$core/format/review';

@@ -6,7 +6,7 @@
 	import { diffractionHalf } from '$core/measure/slantedEdge';
 	import { mean } from '$core/numeric/mean';
 	import { apertureWords, seriesProblemWords } from '$words/bench';
-	import type { KitLens } from '$data/database';
+	import type { KitLens } from '$data/store/database';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
 	import FNumberChart from '../plan/verdict/FNumberChart.svelte';

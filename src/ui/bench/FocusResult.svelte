@@ -8,7 +8,7 @@
 	import { withAssumed } from '$core/tables/spreads';
 	import { biasWords, TRY_PROBLEM_WORDS } from '$words/bench';
 	import { fineLength } from '$words/numbers';
-	import type { KitLens } from '$data/database';
+	import type { KitLens } from '$data/store/database';
 	import { useKit } from '../kit/kit.svelte';
 	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';

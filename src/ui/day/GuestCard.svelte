@@ -7,7 +7,7 @@
 	import { BUILDS, isHuman } from '$core/tables/heads';
 	import HeightField from '../fields/HeightField.svelte';
 	import { EYE_HEIGHT_M } from '$core/arrange/arrange';
-	import type { ShotRecord } from '$data/database';
+	import type { ShotRecord } from '$data/store/database';
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import type { DayView } from './day.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { JOB_LIMITS } from '$core/format/job';
-	import type { Job } from '$data/database';
+	import type { Job } from '$data/store/database';
 	import type { DayView } from './day.svelte';
 	import { weekday } from '$words/day';
 	import JobsMenu from './JobsMenu.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
-	import type { ShotRecord } from '$data/database';
+	import type { ShotRecord } from '$data/store/database';
 	import Menu from '../shared/Menu.svelte';
 	import type { DayView } from './day.svelte';
 

@@ -3,7 +3,7 @@
 	import { tick } from 'svelte';
 	import { dueAt, pausesIn } from '$core/day/schedule';
 	import { WallClock } from '../shared/clock.svelte';
-	import type { ShotRecord } from '$data/database';
+	import type { ShotRecord } from '$data/store/database';
 	import type { DayView } from './day.svelte';
 	import { clock, pauseWords } from '$words/day';
 	import { count } from '$words/numbers';

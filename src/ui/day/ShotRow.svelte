@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Solution } from '$core/study/plan';
 	import { STATUSES } from '$core/format/job';
-	import type { ShotRecord } from '$data/database';
+	import type { ShotRecord } from '$data/store/database';
 	import Named from '../shared/Named.svelte';
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';

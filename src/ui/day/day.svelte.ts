@@ -1,7 +1,7 @@
 import { later, minuteOf, moved } from '$core/day/schedule';
 import type { Guest, Status } from '$core/format/job';
 import { LIMITS, type Shot } from '$core/format/shot';
-import type { Job, ShotRecord, Slot } from '$data/database';
+import type { Job, ShotRecord, Slot } from '$data/store/database';
 import type { DayChange, SlotChange } from '../keeping/dayChange';
 import { addShot, setRemoved } from '../keeping/dayActions';
 import type { Session } from '../keeping/session.svelte';

@@ -1,4 +1,4 @@
-import type { BackupFolder } from '$data/database';
+import type { BackupFolder } from '$data/store/database';
 import { backupName, backupNow } from './backupNow';
 import type { Keeping } from './promise.svelte';
 import type { Session } from './session.svelte';

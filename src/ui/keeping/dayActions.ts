@@ -1,6 +1,6 @@
 import { endOf, timeAt } from '$core/day/schedule';
 import type { Shot } from '$core/format/shot';
-import type { Job, ShotRecord, Slot } from '$data/database';
+import type { Job, ShotRecord, Slot } from '$data/store/database';
 import { beginOf, dateOf, USUAL_MINUTES } from '$data/newDay';
 import type { Session } from './session.svelte';
 

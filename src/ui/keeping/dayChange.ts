@@ -1,6 +1,6 @@
 import type { Shot } from '$core/format/shot';
-import type { Job, Slot } from '$data/database';
-import { merged as mergedParts } from '$data/merge';
+import type { Job, Slot } from '$data/store/database';
+import { merged as mergedParts } from '$data/store/merge';
 
 /** A change of a shot's place in its day: of these keys only. */
 export interface SlotChange {

@@ -1,5 +1,5 @@
 import type { Shot } from '$core/format/shot';
-import type { ShotRecord } from '$data/database';
+import type { ShotRecord } from '$data/store/database';
 import { followed, sameKeys, takenBack, type DayChange, type DayStep } from './dayChange';
 import type { Library } from './library.svelte';
 import type { Undoing } from './undoing';

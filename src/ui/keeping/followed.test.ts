@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { contentsOf, emptyRows } from '$data/contents';
-import { sampleDay } from '$data/sampleDay';
+import { contentsOf, emptyRows } from '$data/store/contents';
+import { sampleDay } from '$data/sample/sampleDay';
 import { followed } from './followed';
 
 const { job, shots } = sampleDay(0);

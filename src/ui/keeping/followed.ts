@@ -1,5 +1,5 @@
-import { byPosition, inOrder, type Contents } from '$data/contents';
-import type { Job, KitBody, KitLens, ShotRecord } from '$data/database';
+import { byPosition, inOrder, type Contents } from '$data/store/contents';
+import type { Job, KitBody, KitLens, ShotRecord } from '$data/store/database';
 
 /** What counts its changes. */
 interface Counted {

@@ -1,9 +1,9 @@
 /* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
 import type { Shot } from '$core/format/shot';
-import type { ShotRecord } from '$data/database';
+import type { ShotRecord } from '$data/store/database';
 import { present, withStep, startHistory, type History } from '$data/history';
-import { isSame } from '$data/merge';
-import type { Conflict, Store } from '$data/store';
+import { isSame } from '$data/store/merge';
+import type { Conflict, Store } from '$data/store/store';
 import type { Library } from './library.svelte';
 import type { Sent } from './outbox.svelte';
 

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { sampleDay } from '$data/sampleDay';
-import { Store } from '$data/store';
+import { sampleDay } from '$data/sample/sampleDay';
+import { Store } from '$data/store/store';
 import { forgetLeft, leftBehind } from './leftBehind';
 import { Session } from './session.svelte';
 

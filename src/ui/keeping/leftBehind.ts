@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { JobSchema, ShotRecordSchema, type Job, type ShotRecord } from '$data/database';
-import { PART_SCHEMAS, type PartsOf } from '$data/parts';
+import { JobSchema, ShotRecordSchema, type Job, type ShotRecord } from '$data/store/database';
+import { PART_SCHEMAS, type PartsOf } from '$data/store/parts';
 
 /**
  * What was on its way to the store when the page was left: the store needs a moment that a page which is gone does not

@@ -1,7 +1,7 @@
 /* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
 import type { z } from 'zod';
 import { ASSUMED, type Spreads } from '$core/tables/spreads';
-import { byPosition, inOrder, type Contents, type SetAside } from '$data/contents';
+import { byPosition, inOrder, type Contents, type SetAside } from '$data/store/contents';
 import {
 	JobSchema,
 	type Job,
@@ -10,12 +10,12 @@ import {
 	type MySpreads,
 	type ShotRecord,
 	type Slot
-} from '$data/database';
+} from '$data/store/database';
 import { PRESET_KIT, type KitContents, type MeasuredFrames } from '$data/kitContents';
-import { merged } from '$data/merge';
-import { PART_SCHEMAS, type PartConflict, type PartsOf } from '$data/parts';
-import type { ErasedCounts, Store } from '$data/store';
-import { Invalid, validated } from '$data/valid';
+import { merged } from '$data/store/merge';
+import { PART_SCHEMAS, type PartConflict, type PartsOf } from '$data/store/parts';
+import type { ErasedCounts, Store } from '$data/store/store';
+import { Invalid, validated } from '$data/store/valid';
 import { followed } from './followed';
 import type { LeftBehind, LeftPart } from './leftBehind';
 import { Outbox, type Sent } from './outbox.svelte';

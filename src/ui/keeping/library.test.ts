@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { ASSUMED } from '$core/tables/spreads';
-import { sampleDay } from '$data/sampleDay';
-import { Store } from '$data/store';
+import { sampleDay } from '$data/sample/sampleDay';
+import { Store } from '$data/store/store';
 import { Session } from './session.svelte';
 
 let number = 0;

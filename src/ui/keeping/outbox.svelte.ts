@@ -1,6 +1,6 @@
 /* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
-import { troubleOf, type Trouble } from '$data/trouble';
-import { Invalid } from '$data/valid';
+import { troubleOf, type Trouble } from '$data/store/trouble';
+import { Invalid } from '$data/store/valid';
 
 /** What becomes of a letter: it is kept, or it waits for an answer of the user. */
 export type Sent = 'kept' | 'held';

@@ -1,4 +1,4 @@
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import type { Session } from './session.svelte';
 
 /**

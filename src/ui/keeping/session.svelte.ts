@@ -1,9 +1,9 @@
 import type { Shot } from '$core/format/shot';
 import { canRedo, canUndo, previous, redo, undo } from '$data/history';
-import type { Job, ShotRecord, Slot } from '$data/database';
-import type { Contents, SetAside } from '$data/contents';
-import { Store, type Conflict, type ErasedCounts } from '$data/store';
-import { troubleOf, type Trouble } from '$data/trouble';
+import type { Job, ShotRecord, Slot } from '$data/store/database';
+import type { Contents, SetAside } from '$data/store/contents';
+import { Store, type Conflict, type ErasedCounts } from '$data/store/store';
+import { troubleOf, type Trouble } from '$data/store/trouble';
 import { CardSteps } from './cardSteps.svelte';
 import { DoneSteps } from './doneSteps.svelte';
 import { DaySteps } from './daySteps.svelte';

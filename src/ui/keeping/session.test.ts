@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { sampleDay } from '$data/sampleDay';
-import { Store } from '$data/store';
+import { sampleDay } from '$data/sample/sampleDay';
+import { Store } from '$data/store/store';
 import { shotOf } from '$tests/support/shots';
 import { addShot, setRemoved } from './dayActions';
 import { openSampleDay } from './sample';

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { sampleDay } from '$data/sampleDay';
-import { Store } from '$data/store';
+import { sampleDay } from '$data/sample/sampleDay';
+import { Store } from '$data/store/store';
 import { Session } from './session.svelte';
 
 let number = 0;

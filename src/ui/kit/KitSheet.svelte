@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Lens } from '$core/format/shot';
-	import type { KitBody, KitLens } from '$data/database';
-	import { presetBodies, presetLenses } from '$data/database';
+	import type { KitBody, KitLens } from '$data/store/database';
+	import { presetBodies, presetLenses } from '$data/store/database';
 	import Choice from '../fields/Choice.svelte';
 	import Pick from '../fields/Pick.svelte';
 	import BodyFields from './BodyFields.svelte';

@@ -1,7 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import type { Body, Lens } from '$core/format/shot';
 import type { Spreads } from '$core/tables/spreads';
-import type { KitBody, KitLens } from '$data/database';
+import type { KitBody, KitLens } from '$data/store/database';
 import { lensesFor, type KitContents, type MeasuredFrames } from '$data/kitContents';
 import type { Library } from '../keeping/library.svelte';
 

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import type { Refusal } from '$core/format/shotFile';
 	import { saveShotFile, saveText } from '../files/out/saving';
-	import type { Trouble } from '$data/trouble';
+	import type { Trouble } from '$data/store/trouble';
 	import type { AutoBackup } from '../keeping/autoBackup.svelte';
 	import type { Keeping } from '../keeping/promise.svelte';
 	import type { Network } from '../shared/network.svelte';
-	import type { PartConflict } from '$data/parts';
+	import type { PartConflict } from '$data/store/parts';
 	import type { Session } from '../keeping/session.svelte';
 
 	/** What must be said plainly: trouble with the store, another window's change, a file that is not ours. */

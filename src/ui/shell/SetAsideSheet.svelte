@@ -1,10 +1,10 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import type { SetAside } from '$data/contents';
+	import type { SetAside } from '$data/store/contents';
 	import { valueAt, withValueAt } from '$data/mending';
-	import { troubleOf } from '$data/trouble';
-	import { Invalid } from '$data/valid';
+	import { troubleOf } from '$data/store/trouble';
+	import { Invalid } from '$data/store/valid';
 	import { saveText } from '../files/out/saving';
 	import type { Session } from '../keeping/session.svelte';
 

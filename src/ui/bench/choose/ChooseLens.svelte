@@ -2,7 +2,7 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { MOST_SHORTLISTED, type LensNotes } from '$core/format/lensNotes';
-	import type { KitBody, KitLens } from '$data/database';
+	import type { KitBody, KitLens } from '$data/store/database';
 	import { asksForSomething } from '$core/study/study';
 	import { useKit } from '../../kit/kit.svelte';
 	import type { Session } from '../../keeping/session.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { LensNotes } from '$core/format/lensNotes';
-	import type { KitLens } from '$data/database';
+	import type { KitLens } from '$data/store/database';
 	import LensFields from '../../kit/LensFields.svelte';
 	import { notesOf } from './choosing.svelte';
 	import OptionalNumber from './OptionalNumber.svelte';

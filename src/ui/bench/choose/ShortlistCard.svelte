@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { LensOnShot } from '$core/advice/lensOnShot';
 	import type { LensNotes } from '$core/format/lensNotes';
-	import type { KitLens } from '$data/database';
+	import type { KitLens } from '$data/store/database';
 	import { lensOnShotWords } from '$words/choosing';
 	import { settings } from '../../shared/settings.svelte';
 	import { notesOf } from './choosing.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { LensOnShot } from '$core/advice/lensOnShot';
-	import type { KitLens } from '$data/database';
+	import type { KitLens } from '$data/store/database';
 	import { reachWords, widestWords } from '$words/choosing';
 	import { distance } from '$words/numbers';
 	import { settings } from '../../shared/settings.svelte';

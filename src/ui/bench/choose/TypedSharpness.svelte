@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Sharpness } from '$core/format/sharpness';
 	import { engraved, ladderOf } from '$core/optics/fNumber';
-	import type { KitLens } from '$data/database';
+	import type { KitLens } from '$data/store/database';
 	import { fStop } from '$words/numbers';
 	import OptionalNumber from './OptionalNumber.svelte';
 

@@ -6,7 +6,7 @@ import type { Body, Shot } from '$core/format/shot';
 import { median } from '$core/numeric/median';
 import { widestFNumber } from '$core/optics/fNumber';
 import type { Spreads } from '$core/tables/spreads';
-import type { KitLens } from '$data/database';
+import type { KitLens } from '$data/store/database';
 import { goingOn } from '$data/kitContents';
 import { choosingPort } from '../../../workers/ports';
 import { LongWork } from '../../asking/longWork.svelte';

@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import type { ExerciseName } from '$core/format/exerciseLog';
 	import { readExercise } from '$core/exercises/reading';
-	import type { KitBody, KitLens } from '$data/database';
+	import type { KitBody, KitLens } from '$data/store/database';
 	import { exerciseCaption, exerciseWords } from '$words/exercises';
 	import { settingsWords } from '$words/review';
 	import { useKit } from '../../kit/kit.svelte';

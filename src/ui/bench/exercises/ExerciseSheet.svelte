@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import type { ExerciseReading } from '$core/exercises/reading';
-	import type { Sheet } from '$files/out/contactSheet';
+	import type { Sheet } from '$files/out/paper/contactSheet';
 	import { exerciseCaption } from '$words/exercises';
 	import { sheetAsPdf } from '../../../workers/cards';
 	import { fileName, saveBlob, savedWords } from '../../files/out/saving';

@@ -4,7 +4,7 @@ import { readFileText, writeJobText } from '$core/format/openedFile';
 import { ASSUMED } from '$core/tables/spreads';
 import { compareJobs, compareKit } from '$data/comparison';
 import { jobFileOf, kitOfFile } from '$data/jobFile';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { readShotList } from '$files/in/shotList';
 import { writeShotList } from '$files/out/shotList';
 import { Kit } from '../../kit/kit.svelte';

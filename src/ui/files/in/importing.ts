@@ -1,8 +1,8 @@
 import type { DayShot } from '$core/format/job';
 import type { Decision, Item, JobComparison } from '$data/comparison';
-import type { Job, ShotRecord, Slot } from '$data/database';
-import type { ExerciseShelf } from '$data/exerciseShelf';
-import { NO_JOB, type FrameShelf } from '$data/frameShelf';
+import type { Job, ShotRecord, Slot } from '$data/store/database';
+import type { ExerciseShelf } from '$data/store/exerciseShelf';
+import { NO_JOB, type FrameShelf } from '$data/store/frameShelf';
 import type { Kit } from '../../kit/kit.svelte';
 import { newJob } from '../../keeping/dayActions';
 import type { Session } from '../../keeping/session.svelte';

@@ -1,7 +1,7 @@
 import { withGuest, newGuest } from '$core/day/guests';
 import { later } from '$core/day/schedule';
 import type { DayShot, Guest, JobFile } from '$core/format/job';
-import type { Job, ShotRecord } from '$data/database';
+import type { Job, ShotRecord } from '$data/store/database';
 import { dayShotOf, jobFileOf } from '$data/jobFile';
 import { USUAL_MINUTES } from '$data/newDay';
 import type { ReadRow } from '$files/in/shotList';

@@ -7,7 +7,7 @@ import {
 	type Item,
 	type JobComparison
 } from '$data/comparison';
-import { NO_JOB } from '$data/frameShelf';
+import { NO_JOB } from '$data/store/frameShelf';
 import { filesPort } from '../../../workers/ports';
 import type { Kit } from '../../kit/kit.svelte';
 import { addShot, newJob } from '../../keeping/dayActions';

@@ -13,7 +13,7 @@ import { chanceOf } from '$core/odds/chanceOf';
 import { lookAt } from '$core/study/scene';
 import { drawableOf } from '../../plan/pictures';
 import { jobFileOf, kitOfFile } from '$data/jobFile';
-import type { Paper } from '$files/out/cardsPdf';
+import type { Paper } from '$files/out/paper/cardsPdf';
 import { pocketFile } from '$files/out/pocket';
 import type { PrintedCard } from '$files/out/printed';
 import { cardsAsPdf } from '../../../workers/cards';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { solve, takeOf } from '$tests/support/solved';
-import { sampleDay } from '$data/sampleDay';
+import { sampleDay } from '$data/sample/sampleDay';
 import { ahead, EYE_M, person, shotOf } from '$tests/support/shots';
 import { heldWords } from './heldWords';
 import {

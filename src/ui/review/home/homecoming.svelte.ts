@@ -1,9 +1,9 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 import { isUnsaid, type Judgement, type PointedSpot } from '$core/format/review';
-import type { FrameRecord } from '$data/database';
+import type { FrameRecord } from '$data/store/database';
 import { measuringPorts } from '../../../workers/ports';
 import type { Measuring } from '../../../workers/review.worker';
-import { frameId, type FrameShelf } from '$data/frameShelf';
+import { frameId, type FrameShelf } from '$data/store/frameShelf';
 import { saidIn } from '$files/in/sidecar';
 import type { Taking } from '$words/review';
 import type { Sight } from '../../../photograph/faces/sight';

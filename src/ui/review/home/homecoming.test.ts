@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
 import { UNJUDGED } from '$core/format/review';
-import { Store } from '$data/store';
+import { Store } from '$data/store/store';
 import { chosenFile } from '$tests/support/chosen';
 import { measuredFrame } from '$tests/support/frames';
 import { there } from '$tests/support/there';

@@ -1,5 +1,5 @@
 import type { Session } from '../../keeping/session.svelte';
-import { NO_JOB } from '$data/frameShelf';
+import { NO_JOB } from '$data/store/frameShelf';
 import { Homecoming } from './homecoming.svelte';
 
 /** What came home of each job, while this window is open: measuring goes on wherever one is. */

@@ -1,5 +1,5 @@
 import { UNJUDGED, type Judgement } from '$core/format/review';
-import type { FrameShelf } from '$data/frameShelf';
+import type { FrameShelf } from '$data/store/frameShelf';
 
 /** What was said before of the frames of a job: also of such as are not here yet, of which a backup told. */
 export class SaidBefore {

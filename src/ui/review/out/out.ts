@@ -2,7 +2,7 @@ import { blurPx } from '$core/measure/spread';
 import { engraved } from '$core/optics/fNumber';
 import { PARTS } from '$core/review/measuredPerson';
 import { framesCsv, type FrameRow } from '$files/out/framesTable';
-import type { SheetFrame } from '$files/out/contactSheet';
+import type { SheetFrame } from '$files/out/paper/contactSheet';
 import { labelOf, newSidecar, ratingOf, type SidecarFacts } from '$files/out/sidecar';
 import { mergedSidecar, type SidecarProblem } from '$files/in/sidecar';
 import { frameWords, inFocusWords, PART_WORDS, settingsWords } from '$words/review';

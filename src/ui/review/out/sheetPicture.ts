@@ -1,4 +1,4 @@
-import { sheetPages, type Sheet } from '$files/out/contactSheet';
+import { sheetPages, type Sheet } from '$files/out/paper/contactSheet';
 
 /** The first page of a contact sheet as a picture. */
 

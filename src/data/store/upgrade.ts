@@ -1,6 +1,6 @@
 import { later } from '$core/day/schedule';
 import type { Shot } from '$core/format/shot';
-import { beginOf, dateOf, USUAL_MINUTES } from './newDay';
+import { beginOf, dateOf, USUAL_MINUTES } from '../newDay';
 
 /** How records of earlier versions of the database become records of the next. */
 

@@ -14,7 +14,7 @@ import { BodySchema, LensSchema } from '$core/format/gear';
 import { LensNotesSchema } from '$core/format/lensNotes';
 import { SharpnessSchema } from '$core/format/sharpness';
 import { ShotSchema } from '$core/format/shot';
-import { BODIES, LENSES } from './kit';
+import { BODIES, LENSES } from '../kit';
 import { withDays, type JobOf2, type ShotOf2 } from './upgrade';
 
 /** What the browser's database holds, and how it came to be so. */

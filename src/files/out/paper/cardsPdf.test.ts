@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { HARD_TEXTS } from '$tests/support/jobs';
 import { onPaper, squeezed } from '$tests/support/paper';
 import { cardsPdf, PAPERS, type Paper } from './cardsPdf';
-import type { PrintedCard } from './printed';
+import type { PrintedCard } from '../printed';
 
 const card = (title: string, more: Partial<PrintedCard> = {}): PrintedCard => ({
 	title,

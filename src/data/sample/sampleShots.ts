@@ -1,5 +1,5 @@
 import type { Body, Lens, Person, PlaceKind, Shot, Thing } from '$core/format/shot';
-import { BODIES, LENSES } from './kit';
+import { BODIES, LENSES } from '../kit';
 import { crowd, families, person, thing } from './sampleGroups';
 
 /**

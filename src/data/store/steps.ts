@@ -1,5 +1,5 @@
 import { StepSchema, type ShotRecord, type StepRecord } from './database';
-import { startHistory, type History, type Step } from './history';
+import { startHistory, type History, type Step } from '../history';
 
 /** The history of a shot as records, one a step. */
 

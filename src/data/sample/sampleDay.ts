@@ -1,5 +1,5 @@
 import type { Guest } from '$core/format/job';
-import type { Job, ShotRecord } from './database';
+import type { Job, ShotRecord } from '../store/database';
 import { CROWD } from './sampleGroups';
 import { SAMPLE_SHOTS, shotOf } from './sampleShots';
 

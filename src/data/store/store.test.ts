@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
-import { present, startHistory, undo, withStep } from './history';
+import { present, startHistory, undo, withStep } from '../history';
 import type { Job, ShotRecord, Slot } from './database';
 import type { Contents } from './contents';
 import { Store } from './store';

@@ -2,9 +2,9 @@ import Dexie from 'dexie';
 import { expect, it } from 'vitest';
 import { shotOf } from '$tests/support/shots';
 import { presetBodies, presetLenses } from './database';
-import { PRESET_KIT } from './kitContents';
+import { PRESET_KIT } from '../kitContents';
 import { Store } from './store';
-import { dateOf } from './newDay';
+import { dateOf } from '../newDay';
 
 /** A browser that last saw an earlier version of the database loses nothing. */
 

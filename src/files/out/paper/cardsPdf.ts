@@ -10,7 +10,7 @@ import {
 	type PDFImage,
 	type PDFPage
 } from 'pdf-lib';
-import { GROUND, RING, type FrameShapes, type PrintedCard } from './printed';
+import { GROUND, RING, type FrameShapes, type PrintedCard } from '../printed';
 import { newPdf, Typesetter, type DrawText, type FontFile, type Line } from './typesetting';
 
 /** Cards on paper, four to a sheet, as PDF. */

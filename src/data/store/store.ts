@@ -13,7 +13,7 @@ import {
 	type ShotRecord,
 	type Told
 } from './database';
-import type { History } from './history';
+import type { History } from '../history';
 import { PART_SCHEMAS, partsSaved, type PartsOf, type PartsSaved } from './parts';
 import { rawCopyOf } from './rawCopy';
 import { historyFrom, stepsFrom } from './steps';

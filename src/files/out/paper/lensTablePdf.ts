@@ -1,6 +1,6 @@
 import { rgb } from 'pdf-lib';
 import { PAPERS, type Paper } from './cardsPdf';
-import type { LensTable } from './lensTable';
+import type { LensTable } from '../lensTable';
 import { newPdf, Typesetter, type DrawText, type FontFile } from './typesetting';
 
 /** The table of a lens on one sheet, as PDF. */
