@@ -142,6 +142,13 @@ export interface BackupFolder {
 	readonly mark: string;
 }
 
+/** A folder that frames of a job were read from. */
+export interface FrameFolder {
+	readonly id: number;
+	readonly jobId: string;
+	readonly folder: FileSystemDirectoryHandle;
+}
+
 /** The tables whose changes are told to other windows. */
 export type Told = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';
 /** Something that changed, and which window did it. */
@@ -165,7 +172,7 @@ export const presetLenses = (): KitLens[] =>
 	}));
 
 /** The present version; Dexie counts in tens. */
-const VERSION = 9;
+const VERSION = 10;
 
 /** Whether the browser’s database of this name was made by a newer Focalis, whose records mean other things. */
 export async function isNewer(name: string): Promise<boolean> {
@@ -188,6 +195,7 @@ export class Database extends Dexie {
 	readonly said!: EntityTable<SaidRecord, 'id'>;
 	readonly exercises!: EntityTable<ExerciseRecord, 'id'>;
 	readonly backupFolders!: EntityTable<BackupFolder, 'id'>;
+	readonly frameFolders!: EntityTable<FrameFolder, 'id'>;
 
 	constructor(name: string) {
 		// what is said to be kept outlives a power cut, too
@@ -230,7 +238,7 @@ export class Database extends Dexie {
 		// 8: where backups go by themselves
 		this.version(8).stores({ backupFolders: 'id' });
 		// 9: what was said of frames, apart from what was measured of them
-		this.version(VERSION)
+		this.version(9)
 			.stores({ said: 'id, jobId' })
 			.upgrade(async (transaction) => {
 				const said: SaidRecord[] = [];
@@ -239,6 +247,8 @@ export class Database extends Dexie {
 				});
 				await transaction.table('said').bulkPut(said);
 			});
+		// 10: the folders that frames were read from
+		this.version(VERSION).stores({ frameFolders: '++id, jobId' });
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());
 			void transaction.table('lenses').bulkAdd(presetLenses());

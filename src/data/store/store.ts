@@ -1,6 +1,6 @@
 import { liveQuery, type Subscription, type Table } from 'dexie';
 import type { z } from 'zod';
-import { BackupShelf } from './backupShelf';
+import { FolderShelf } from './folderShelf';
 import { ExerciseShelf } from './exerciseShelf';
 import { FrameShelf } from './frameShelf';
 import { contentsOf, emptyRows, type Contents } from './contents';
@@ -54,10 +54,10 @@ const MOST_NOTES = 2000;
 /** The store of one browser. Every method may reject; `troubleOf` says why in our terms. */
 export class Store {
 	readonly #db: Database;
-	/** Frames that came home; what was practised; where backups go by themselves. */
+	/** Frames that came home; what was practised; folders that were chosen once. */
 	readonly frames: FrameShelf;
 	readonly exercises: ExerciseShelf;
-	readonly backups: BackupShelf;
+	readonly folders: FolderShelf;
 	/** Names this window in the log of changes. */
 	readonly #window = crypto.randomUUID();
 
@@ -65,7 +65,7 @@ export class Store {
 		this.#db = new Database(name);
 		this.frames = new FrameShelf(this.#db);
 		this.exercises = new ExerciseShelf(this.#db);
-		this.backups = new BackupShelf(this.#db);
+		this.folders = new FolderShelf(this.#db);
 	}
 
 	/** Everything kept, validated. What does not validate is set aside, not touched. */
@@ -257,15 +257,15 @@ export class Store {
 
 	/** Erases a job for good, with its shots and their histories; says what was erased. */
 	async eraseJob(id: string): Promise<ErasedCounts> {
-		const { jobs, shots, steps, erased, changes, photographs, frames, said } = this.#db;
-		const all = [jobs, shots, steps, erased, changes, photographs, frames, said];
-		return this.#db.transaction('rw', all, async () => {
+		const { jobs, shots, steps, erased, photographs, frames, said, frameFolders } = this.#db;
+		return this.#db.transaction('rw', this.#db.tables, async () => {
 			const job = await jobs.get(id);
 			const shotIds = await shots.where('slot.jobId').equals(id).primaryKeys();
 			const stepCount = await steps.where('shotId').anyOf(shotIds).delete();
 			await shots.bulkDelete(shotIds);
 			await photographs.bulkDelete(shotIds);
-			for (const table of [frames, said]) await table.where('jobId').equals(id).delete();
+			const ofJob = [frames, said, frameFolders];
+			for (const table of ofJob) await table.where('jobId').equals(id).delete();
 			await jobs.delete(id);
 			await erased.put({ id });
 			await this.#note('erased', [id]);

@@ -46,13 +46,13 @@ export class AutoBackup {
 		return this.#chosen?.folder.name ?? null;
 	}
 	get #shelf() {
-		return this.#session.library.shelves.backups;
+		return this.#session.library.shelves.folders;
 	}
 
 	/** Looks what was chosen before; a store that says nothing has none. */
 	async start(): Promise<void> {
 		if (!this.isPossible) return;
-		this.#chosen = await this.#shelf.folder().catch(() => null);
+		this.#chosen = await this.#shelf.ofBackups().catch(() => null);
 		if (!this.#chosen) return;
 		this.isAsleep = (await guard(this.#chosen).queryPermission(WRITING)) !== 'granted';
 	}
@@ -68,7 +68,7 @@ export class AutoBackup {
 			this.#chosen = { id: 'mine', folder, mark };
 			this.isAsleep = false;
 			await this.write();
-			await this.#shelf.put(this.#chosen);
+			await this.#shelf.putOfBackups(this.#chosen);
 		} catch (error) {
 			if (!(error instanceof DOMException && error.name === 'AbortError')) this.#say(error);
 		}
@@ -79,7 +79,7 @@ export class AutoBackup {
 		this.#chosen = null;
 		this.isAsleep = false;
 		this.problem = '';
-		await this.#shelf.forget();
+		await this.#shelf.forgetOfBackups();
 	}
 
 	/** Asks the browser for its leave again. Within a press of a button. */

@@ -215,7 +215,7 @@ export class Library {
 	}
 
 	/** What is only put down and looked up: frames that came home, a log of exercises. */
-	get shelves(): Pick<Store, 'frames' | 'exercises' | 'backups'> {
+	get shelves(): Pick<Store, 'frames' | 'exercises' | 'folders'> {
 		return this.#store;
 	}
 

@@ -16,6 +16,7 @@
 	import { homeOf } from './home/homes.svelte';
 	import MarkBar from './MarkBar.svelte';
 	import LargeFrame from './looking/LargeFrame.svelte';
+	import { FrameFolders } from './home/frameFolders.svelte';
 	import OpenFrames from './home/OpenFrames.svelte';
 	import PeopleMatrix from './PeopleMatrix.svelte';
 	import PlanAndOutcome from './PlanAndOutcome.svelte';
@@ -29,6 +30,8 @@
 	let { session }: { session: Session } = $props();
 	const kit = useKit();
 	const home = untrack(() => homeOf(session));
+	const folders = untrack(() => new FrameFolders(session.library.shelves.folders, home.jobId));
+	void folders.look();
 	$effect(() => {
 		const files = filesAsked.take();
 		if (files.length === 0) return;
@@ -79,7 +82,7 @@
 <main class="review" class:is-empty={home.files.length === 0}>
 	<aside class="shots" aria-label="Shots that came home">
 		<h1>What came home</h1>
-		<OpenFrames {home} bind:said />
+		<OpenFrames {home} {folders} bind:said />
 		{#if home.files.length > 0}
 			<ul>
 				{#each view.groups as group (group.id)}

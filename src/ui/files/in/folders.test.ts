@@ -1,5 +1,5 @@
 import { expect, it, vi } from 'vitest';
-import { chosenFolder, droppedFiles, folderOf } from './folders';
+import { chosenFolder, droppedFiles, filesOf, folderOf } from './folders';
 
 it('a folder that the browser hands over says where each file lies', async () => {
 	const fileIn = (name: string) => ({
@@ -16,7 +16,8 @@ it('a folder that the browser hands over says where each file lies', async () =>
 	});
 	const day = folder('day', [fileIn('a.jpg'), folder('two', [fileIn('a.jpg')])]);
 	vi.stubGlobal('window', { showDirectoryPicker: () => Promise.resolve(day) });
-	const files = await chosenFolder();
+	const chosen = await chosenFolder();
+	const files = chosen && (await filesOf(chosen));
 	expect(files?.map(folderOf)).toEqual(['day', 'day/two']);
 	vi.unstubAllGlobals();
 });

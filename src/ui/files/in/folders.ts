@@ -66,19 +66,24 @@ export async function droppedFiles({ files, items }: DataTransfer): Promise<File
 }
 
 interface FolderWindow {
-	showDirectoryPicker?: (options: { readonly mode: 'read' | 'readwrite' }) => Promise<Entry>;
+	showDirectoryPicker?: (options: {
+		readonly mode: 'read' | 'readwrite';
+	}) => Promise<FileSystemDirectoryHandle>;
 }
 
 /** Whether the browser can hand over a whole folder by itself. */
 export const canChooseFolder = (): boolean => 'showDirectoryPicker' in window;
 
 /** Asks for a folder; null when none was chosen. */
-export async function chosenFolder(): Promise<File[] | null> {
+export async function chosenFolder(): Promise<FileSystemDirectoryHandle | null> {
 	try {
-		const folder = await (window as FolderWindow).showDirectoryPicker?.({ mode: 'read' });
-		return folder ? await filesIn(folder) : null;
+		return (await (window as FolderWindow).showDirectoryPicker?.({ mode: 'read' })) ?? null;
 	} catch (error) {
 		if (error instanceof DOMException && error.name === 'AbortError') return null;
 		throw error;
 	}
 }
+
+/** The files of a folder that was chosen, and of those inside it. */
+export const filesOf = (folder: FileSystemDirectoryHandle): Promise<File[]> =>
+	filesIn(folder as unknown as Entry);

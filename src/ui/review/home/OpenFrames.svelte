@@ -2,21 +2,26 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import type { Homecoming } from './homecoming.svelte';
-	import { canChooseFolder, chosenFolder } from '../../files/in/folders';
+	import type { FrameFolder } from '$data/store/database';
+	import { canChooseFolder } from '../../files/in/folders';
 	import { takingWords } from '$words/review';
+	import type { FrameFolders } from './frameFolders.svelte';
 	import { acceptedPictures } from './pictureFiles';
 
 	/** Choosing what came home, and how far the measuring is. */
 	interface Props {
 		home: Homecoming;
+		folders: FrameFolders;
 		/** Said under the buttons, once. */
 		said: string;
 	}
 
-	let { home, said = $bindable() }: Props = $props();
+	let { home, folders, said = $bindable() }: Props = $props();
 	let files = $state<HTMLInputElement>();
 	let folder = $state<HTMLInputElement>();
 	const all = $derived(home.files.filter(({ file, measured }) => file ?? measured).length);
+	/** What was measured before and not opened since has no pictures. */
+	const isWithoutPictures = $derived(home.files.some(({ file }) => !file));
 	const broken = $derived(home.files.filter(({ problem }) => problem).length);
 
 	async function take(chosen: readonly File[]) {
@@ -27,10 +32,18 @@
 	async function chooseFolder() {
 		if (!canChooseFolder()) return folder?.click();
 		try {
-			const found = await chosenFolder();
+			const found = await folders.choose();
 			if (found) void take(found);
 		} catch {
 			said = 'The folder could not be read. Choose the files in it instead.';
+		}
+	}
+
+	async function readAgain(folder: FrameFolder) {
+		try {
+			await take(await folders.readAgain(folder));
+		} catch (error) {
+			said = error instanceof Error ? error.message : String(error);
 		}
 	}
 
@@ -44,6 +57,13 @@
 <div class="open">
 	<Button size="xs" onclick={() => files?.click()}>Choose frames…</Button>
 	<Button size="xs" color="light" onclick={() => void chooseFolder()}>A folder…</Button>
+	{#if isWithoutPictures}
+		{#each folders.known as one (one.id)}
+			<Button size="xs" color="light" onclick={() => void readAgain(one)}>
+				Open “<bdi>{one.folder.name}</bdi>” again
+			</Button>
+		{/each}
+	{/if}
 	<input
 		bind:this={files}
 		hidden

@@ -52,6 +52,10 @@
 		color: var(--ink-2);
 		font-size: 0.8125rem;
 	}
+	span {
+		padding: 0.3rem;
+		text-align: center;
+	}
 	canvas {
 		width: 100%;
 		height: 100%;

@@ -1,0 +1,57 @@
+import type { FrameFolder } from '$data/store/database';
+import type { FolderShelf } from '$data/store/folderShelf';
+import { chosenFolder, filesOf } from '../../files/in/folders';
+
+interface Guarded {
+	requestPermission(what: { readonly mode: 'read' }): Promise<PermissionState>;
+}
+
+/** The folders that frames of a job were read from: after a reload one press reads them again. */
+export class FrameFolders {
+	known = $state.raw<readonly FrameFolder[]>([]);
+	readonly #shelf: FolderShelf;
+	readonly #jobId: string;
+
+	constructor(shelf: FolderShelf, jobId: string) {
+		this.#shelf = shelf;
+		this.#jobId = jobId;
+	}
+
+	/** Looks what was chosen before; a store that says nothing has none. */
+	async look(): Promise<void> {
+		this.known = await this.#shelf.ofFrames(this.#jobId).catch(() => []);
+	}
+
+	/** Asks for a folder, and gives its files; null when none was chosen. Within a press of a button. */
+	async choose(): Promise<File[] | null> {
+		const folder = await chosenFolder();
+		if (!folder) return null;
+		const files = await filesOf(folder);
+		// it can be chosen again where it is not kept
+		await this.#shelf.addOfFrames(this.#jobId, folder).catch(() => undefined);
+		await this.look();
+		return files;
+	}
+
+	/**
+	 * The files of a folder that was chosen before. Within a press of a button: the browser may want to be asked again.
+	 * @throws Error with why not, in words
+	 */
+	async readAgain({ folder }: FrameFolder): Promise<File[]> {
+		const guard = folder as unknown as Guarded;
+		if ((await guard.requestPermission({ mode: 'read' })) !== 'granted') {
+			throw new Error(`The browser does not let Focalis read “${folder.name}”.`);
+		}
+		try {
+			return await filesOf(folder);
+		} catch (error) {
+			const isGone = error instanceof DOMException && error.name === 'NotFoundError';
+			throw new Error(
+				isGone
+					? `“${folder.name}” is not there. Put its card in, or choose where the frames are now.`
+					: `“${folder.name}” could not be read. Choose the frames in it instead.`,
+				{ cause: error }
+			);
+		}
+	}
+}
