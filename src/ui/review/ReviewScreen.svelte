@@ -36,6 +36,7 @@
 		const files = filesAsked.take();
 		if (files.length === 0) return;
 		void home.open(files).then((taking) => (said = takingWords(taking, files.length)));
+		void folders.remember(files);
 	});
 	const view = untrack(() => new ReviewView(home, session, kit));
 	const wideSets = new WideSets();

@@ -11,24 +11,33 @@ interface Entry {
 	values?(): AsyncIterable<Entry>;
 }
 
-/** The folders of files that were read from folders. */
-const folders = new WeakMap<File, string>();
+/** What the browser hands over for later of a folder that was chosen or dropped; null where it hands nothing over. */
+type Root = FileSystemDirectoryHandle | null;
+
+/** Where files lie that were read from folders. */
+const places = new WeakMap<File, { readonly path: string; readonly root: Root }>();
 
 /** The folder of a file, from the one that was chosen on, parted by slashes; empty where it is not known. */
 export const folderOf = (file: File): string =>
-	folders.get(file) ?? file.webkitRelativePath.split('/').slice(0, -1).join('/');
+	places.get(file)?.path ?? file.webkitRelativePath.split('/').slice(0, -1).join('/');
+
+/** The folders that files were read from, as far as they can be read again later. */
+export const rootsOf = (files: readonly File[]): FileSystemDirectoryHandle[] => {
+	const roots = files.map((file) => places.get(file)?.root).filter((root) => !!root);
+	return [...new Set(roots)];
+};
 
 /** The files of a folder and of those inside it, read as they are. */
-async function filesIn(folder: Entry, path: readonly string[] = [folder.name]): Promise<File[]> {
+async function filesIn(folder: Entry, path: readonly string[], root: Root): Promise<File[]> {
 	const found: File[] = [];
 	if (!folder.values || path.length > DEEPEST + 1) return found;
 	for await (const entry of folder.values()) {
 		if (found.length >= MOST_FILES) break;
 		if (entry.kind === 'directory') {
-			found.push(...(await filesIn(entry, [...path, entry.name])));
+			found.push(...(await filesIn(entry, [...path, entry.name], root)));
 		} else if (entry.getFile) {
 			const file = await entry.getFile();
-			folders.set(file, path.join('/'));
+			places.set(file, { path: path.join('/'), root });
 			found.push(file);
 		}
 	}
@@ -57,12 +66,30 @@ const entryOf = (entry: FileSystemEntry): Entry => ({
 /** The files of a drop, and those in its folders. What is in it is asked for at once: afterwards it is gone. */
 export async function droppedFiles({ files, items }: DataTransfer): Promise<File[]> {
 	const dropped = [...files];
-	const entries = [...items].flatMap((item) => item.webkitGetAsEntry() ?? []);
-	if (!entries.some(({ isDirectory }) => isDirectory)) return dropped;
-	async function* values() {
-		yield* entries.map(entryOf);
+	const parts = [...items].map((item) => ({
+		entry: item.webkitGetAsEntry(),
+		handle: handleOf(item)
+	}));
+	if (!parts.some(({ entry }) => entry?.isDirectory)) return dropped;
+	const found: File[] = [];
+	for (const { entry, handle } of parts) {
+		if (!entry) continue;
+		async function* values() {
+			yield entryOf(entry as FileSystemEntry);
+		}
+		found.push(...(await filesIn({ name: '', kind: 'directory', values }, [], await handle)));
 	}
-	return filesIn({ name: '', kind: 'directory', values }, []);
+	return found;
+}
+
+/** A dropped folder for later; null for what is none, or where the browser hands none over. */
+async function handleOf(item: DataTransferItem & HandingOver): Promise<Root> {
+	const handle = await item.getAsFileSystemHandle?.().catch(() => null);
+	return handle?.kind === 'directory' ? (handle as FileSystemDirectoryHandle) : null;
+}
+
+interface HandingOver {
+	getAsFileSystemHandle?: () => Promise<FileSystemHandle | null>;
 }
 
 interface FolderWindow {
@@ -86,4 +113,4 @@ export async function chosenFolder(): Promise<FileSystemDirectoryHandle | null> 
 
 /** The files of a folder that was chosen, and of those inside it. */
 export const filesOf = (folder: FileSystemDirectoryHandle): Promise<File[]> =>
-	filesIn(folder as unknown as Entry);
+	filesIn(folder as unknown as Entry, [folder.name], folder);

@@ -27,6 +27,7 @@
 	async function take(chosen: readonly File[]) {
 		said = '';
 		said = takingWords(await home.open(chosen), chosen.length);
+		await folders.remember(chosen);
 	}
 
 	async function chooseFolder() {

@@ -1,6 +1,6 @@
 import type { FrameFolder } from '$data/store/database';
 import type { FolderShelf } from '$data/store/folderShelf';
-import { chosenFolder, filesOf } from '../../files/in/folders';
+import { chosenFolder, filesOf, rootsOf } from '../../files/in/folders';
 
 interface Guarded {
 	requestPermission(what: { readonly mode: 'read' }): Promise<PermissionState>;
@@ -25,12 +25,15 @@ export class FrameFolders {
 	/** Asks for a folder, and gives its files; null when none was chosen. Within a press of a button. */
 	async choose(): Promise<File[] | null> {
 		const folder = await chosenFolder();
-		if (!folder) return null;
-		const files = await filesOf(folder);
-		// it can be chosen again where it is not kept
-		await this.#shelf.addOfFrames(this.#jobId, folder).catch(() => undefined);
+		return folder && filesOf(folder);
+	}
+
+	/** Keeps the folders that files were read from; where that fails they can be chosen again. */
+	async remember(files: readonly File[]): Promise<void> {
+		for (const folder of rootsOf(files)) {
+			await this.#shelf.addOfFrames(this.#jobId, folder).catch(() => undefined);
+		}
 		await this.look();
-		return files;
 	}
 
 	/**
