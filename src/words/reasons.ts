@@ -1,5 +1,6 @@
 import type { Reason, ReasonOf, SpotRef } from '$core/format/reasons';
 import type { Shot } from '$core/format/shot';
+import { MOST_LEAN_M } from '$core/study/technique';
 import { isoWords, powerWords, shutterWords } from './light';
 import { nameOf, nameOfId, namesOf } from './names';
 import {
@@ -47,8 +48,8 @@ const REASONS: Sayings = {
 		const who = nameOfId(shot, personId ?? thingId ?? null) || 'That distance';
 		return `${who} is nearer than this lens can focus (${distance(closestFocusM, units)}).`;
 	},
-	lean: ({ leanM, gainStops }) =>
-		`Focus locked, then a lean ${leanM > 0 ? 'forward' : 'back'}, would gain ${stopsInWords(gainStops)}.`,
+	lean: ({ leanM, gainStops }, { units }) =>
+		`Focus locked, then a ${Math.abs(leanM) > MOST_LEAN_M ? 'step' : 'lean'} of ${smallLength(leanM, units)} ${leanM > 0 ? 'forward' : 'back'}, would gain ${stopsInWords(gainStops)}.`,
 	'move-point': (one, { shot }) => {
 		const level = one.isUpright ? ', the body held level' : '';
 		// the points of a body of which nothing was said are anybody's guess

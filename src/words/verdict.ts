@@ -4,6 +4,7 @@ import { stopsBetween } from '$core/optics/fNumber';
 import { impressionOf, nosePerspective } from '$core/optics/perspective';
 import { facesSeen } from '$core/study/facesSeen';
 import type { Solution } from '$core/study/plan';
+import { MOST_LEAN_M } from '$core/study/technique';
 import { faceRatios, holdState } from '$core/study/take';
 import { exposureWords } from './light';
 import { nameOf, nameOfId, namesOf, spotRef } from './names';
@@ -130,12 +131,10 @@ function oftenWords({ take }: Solution): string {
 
 /** Below this the lean is not worth saying. */
 const LEAN_STOPS = 2 / 3;
-/** A lean farther than this is a step, and nobody can judge it. */
-const LEAN_MOST_M = 0.4;
 
 function leanSentence({ free, focus }: Plan, units: Units): string {
 	if (!free?.gainStops || free.gainStops < LEAN_STOPS || focus?.kind !== 'eye') return '';
-	if (Math.abs(free.leanM) > LEAN_MOST_M) return '';
+	if (Math.abs(free.leanM) > MOST_LEAN_M) return '';
 	const way = free.leanM > 0 ? 'forward' : 'back';
 	const gain = stopsInWords(free.gainStops);
 	return `Or lock there, then lean ${smallLength(free.leanM, units)} ${way}: that gains ${gain}.`;

@@ -81,8 +81,8 @@ function pointOf({ scene, candidate }: Take): FocusPoint | null {
 	return pointFor(body.focusGrid, camera.orientation, place);
 }
 
-/** Nobody leans farther and stands, m. */
-const MOST_LEAN_M = 0.3;
+/** Nobody leans farther and stands; what is more is a step, m. */
+export const MOST_LEAN_M = 0.3;
 
 /** Whether there is something to put a focus point on. */
 const hasSpot = ({ kind, personId, thingId }: Candidate): boolean =>
