@@ -80,53 +80,67 @@ export function measuredPerson(
 	);
 	const unlike = areUnlike(present.map(({ openLikeness }) => openLikeness));
 	const shut = present.map((_, k) => (shutLids[k] ?? false) || (unlike[k] ?? false));
-	const inSet = (part: Part) =>
+	const spreadsOf = (part: Part) =>
 		spreadsInSet(
 			present.map(({ face }, k): MeasuredSpot =>
 				shut[k] && part !== 'nose' && part !== 'hair' ? shutSpot(face[part]) : face[part]
 			)
 		);
-	const [left, right, nose, hair] = [inSet('left'), inSet('right'), inSet('nose'), inSet('hair')];
+	const spreads = Object.fromEntries(PARTS.map((part) => [part, spreadsOf(part)] as const));
 	const measured: (MeasuredPerson | null)[] = faces.map(() => null);
-	present.forEach(({ face, isPointed, i }, k) => {
-		const eyes = [left[k] ?? null, right[k] ?? null] as const;
-		const [leftEye, rightEye] = blursTogether(
-			isPointed && face.eyesPx < SMALL_PX ? [still(eyes[0]), still(eyes[1])] : eyes,
-			face.eyesPx
-		);
-		const blurs: Blurs = {
-			left: leftEye ?? null,
-			right: rightEye ?? null,
-			nose: blurOr(nose[k], face.eyesPx),
-			hair: blurOr(hair[k], face.eyesPx)
-		};
-		const { lens, vantage } = taken[i] ?? UNKNOWN;
-		const seen = lens && !isPointed ? seenHead(face, lens.focalPx, asked?.build ?? 'adult') : null;
-		const planned = isPointed ? asked : null;
-		const headM = asked ? asked.depthM + vantage.fartherM : (seen?.depthM ?? null);
-		measured[i] = {
-			face,
+	present.forEach((one, k) => {
+		const blurs = blursOf(one, (part) => spreads[part]?.[k] ?? null);
+		measured[one.i] = {
+			face: one.face,
 			blurs,
-			near: planned ? nearerAsked(planned) : nearEye(seen?.turnDeg ?? face.turn?.deg ?? 0, blurs),
 			isShut: shut[k] ?? false,
-			isPointed,
-			headM,
-			sigmaM: asked ? Math.hypot(MOVED_M, asked.sigmaM, vantage.sigmaM) : HEAD_SHARE * (headM ?? 0),
-			head: planned ? plannedHead(planned) : seen
+			isPointed: one.isPointed,
+			...standingOf(one, blurs, taken[one.i] ?? UNKNOWN, asked)
 		};
 	});
 	return measured;
+}
+
+/** How blurred each part is. Of small eyes that were pointed at a streak is left out. */
+function blursOf(
+	{ face, isPointed }: LookedAt,
+	spreadOf: (part: Part) => SpreadInSet | null
+): Blurs {
+	const eyeOf = (side: 'left' | 'right') => {
+		const eye = spreadOf(side);
+		return eye && isPointed && face.eyesPx < SMALL_PX ? withoutStreak(eye) : eye;
+	};
+	const [left = null, right = null] = blursTogether([eyeOf('left'), eyeOf('right')], face.eyesPx);
+	const blurOf = (part: Part) => {
+		const spread = spreadOf(part);
+		return spread && blurInSet(spread, face.eyesPx);
+	};
+	return { left, right, nose: blurOf('nose'), hair: blurOf('hair') };
+}
+
+/** How deep somebody stood and how their head was turned: as its points say where it was found, else as it was planned. */
+function standingOf(
+	{ face, isPointed }: LookedAt,
+	blurs: Blurs,
+	{ lens, vantage }: Taken,
+	asked: AskedPerson | null
+): Pick<MeasuredPerson, 'near' | 'headM' | 'sigmaM' | 'head'> {
+	const seen = lens && !isPointed ? seenHead(face, lens.focalPx, asked?.build ?? 'adult') : null;
+	const planned = isPointed ? asked : null;
+	const turnDeg = seen?.turnDeg ?? face.turn?.deg ?? 0;
+	const headM = asked ? asked.depthM + vantage.fartherM : (seen?.depthM ?? null);
+	return {
+		near: planned ? nearerAsked(planned) : nearEye(turnDeg, blurs),
+		headM,
+		sigmaM: asked ? Math.hypot(MOVED_M, asked.sigmaM, vantage.sigmaM) : HEAD_SHARE * (headM ?? 0),
+		head: planned ? plannedHead(planned) : seen
+	};
 }
 
 /** A head that was not found is turned as it was planned. */
 const plannedHead = ({ behindM }: AskedPerson): MeasuredPerson['head'] => ({
 	depthOf: (landmark, headM) => headM + behindM[landmark]
 });
-
-const still = (one: SpreadInSet | null): SpreadInSet | null => one && withoutStreak(one);
-
-const blurOr = (one: SpreadInSet | null | undefined, eyesPx: number): BlurInSet | null =>
-	one ? blurInSet(one, eyesPx) : null;
 
 /** Eyes whose depth is known. */
 export const pointsOf = (people: readonly (MeasuredPerson | null)[]): BlurAt[] =>
