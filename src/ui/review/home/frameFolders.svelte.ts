@@ -2,8 +2,9 @@ import type { FrameFolder } from '$data/store/database';
 import type { FolderShelf } from '$data/store/folderShelf';
 import { chosenFolder, filesOf, rootsOf } from '../../files/in/folders';
 
+/** Missing where nobody needs to be asked. */
 interface Guarded {
-	requestPermission(what: { readonly mode: 'read' }): Promise<PermissionState>;
+	requestPermission?(what: { readonly mode: 'read' }): Promise<PermissionState>;
 }
 
 /** The folders that frames of a job were read from: after a reload one press reads them again. */
@@ -42,7 +43,8 @@ export class FrameFolders {
 	 */
 	async readAgain({ folder }: FrameFolder): Promise<File[]> {
 		const guard = folder as unknown as Guarded;
-		if ((await guard.requestPermission({ mode: 'read' })) !== 'granted') {
+		const leave = await guard.requestPermission?.({ mode: 'read' });
+		if (leave && leave !== 'granted') {
 			throw new Error(`The browser does not let Focalis read “${folder.name}”.`);
 		}
 		try {
