@@ -38,6 +38,16 @@ describe('the picture within a raw file', () => {
 		expect(await contents(await pictureWithin(fileOf(noise(30), large)))).toEqual(large);
 	});
 
+	it('is not looked for without end in a file that was made for that', async () => {
+		// every beginning leads into the same long run of segments, or to the same scan without an end
+		const empty = Array.from({ length: 100_000 }, () => [0xff, 0xe0, 0, 2]).flat();
+		const begun = Array.from({ length: 100_000 }, () => [0xff, 0xd8]).flat();
+		const large = jpeg(1600, 1080);
+		expect(await contents(await pictureWithin(fileOf(large, begun, empty)))).toEqual(large);
+		const scans = Array.from({ length: 20_000 }, () => large.slice(0, -2)).flat();
+		expect(await pictureWithin(fileOf(scans))).toBeNull();
+	});
+
 	it('is none where all are small, cut off, or not there', async () => {
 		expect(await pictureWithin(fileOf(noise(30), jpeg(160, 120)))).toBeNull();
 		expect(await pictureWithin(fileOf(noise(30), jpeg(1600, 1080).slice(0, -2)))).toBeNull();

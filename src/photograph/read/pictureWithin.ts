@@ -14,13 +14,16 @@ const OPENED = [0xc0, 0xc1, 0xc2];
 const WITHIN_BYTES = 64_000_000;
 /** Smaller ones are looks for the back of the camera. */
 const LEAST_PIXELS = 100_000;
+/** A file that was made to be looked through without end is given up after so many steps. */
+const MOST_STEPS = 4_000_000;
 
 /** @returns null where there is none */
 export async function pictureWithin(file: Blob): Promise<RawPicture | null> {
 	const bytes = new Uint8Array(await file.slice(0, WITHIN_BYTES).arrayBuffer());
+	const patience = { steps: MOST_STEPS };
 	let best = { from: 0, to: 0, pixels: LEAST_PIXELS };
 	for (let from = bytes.indexOf(0xff); from >= 0; from = bytes.indexOf(0xff, from + 1)) {
-		const found = jpegAt(bytes, from);
+		const found = jpegAt(bytes, from, patience);
 		if (!found) continue;
 		if (found.pixels > best.pixels) best = { from, ...found };
 		from = found.to - 1;
@@ -30,7 +33,11 @@ export async function pictureWithin(file: Blob): Promise<RawPicture | null> {
 }
 
 /** A whole JPEG that begins there: where it ends, and how many pixels it has. */
-function jpegAt(bytes: Uint8Array, from: number): { to: number; pixels: number } | null {
+function jpegAt(
+	bytes: Uint8Array,
+	from: number,
+	patience: { steps: number }
+): { to: number; pixels: number } | null {
 	const byte = (at: number) => bytes[at] ?? 0;
 	const two = (at: number) => 256 * byte(at) + byte(at + 1);
 	if (byte(from + 1) !== SOI) return null;
@@ -40,7 +47,8 @@ function jpegAt(bytes: Uint8Array, from: number): { to: number; pixels: number }
 	for (let marker = 0; marker !== SOS;) {
 		marker = byte(at + 1);
 		const length = two(at + 2);
-		if (byte(at) !== 0xff || marker < 0xc0 || length < 2) return null;
+		const isSegment = byte(at) === 0xff && marker >= 0xc0 && length >= 2;
+		if (!isSegment || patience.steps-- <= 0) return null;
 		if (OPENED.includes(marker)) pixels = two(at + 5) * two(at + 7);
 		at += 2 + length;
 	}
@@ -48,6 +56,7 @@ function jpegAt(bytes: Uint8Array, from: number): { to: number; pixels: number }
 	// within scans 0xff is never followed by the marker of the end
 	for (at = bytes.indexOf(0xff, at); at >= 0; at = bytes.indexOf(0xff, at + 1)) {
 		if (byte(at + 1) === EOI) return { to: at + 2, pixels };
+		if (patience.steps-- <= 0) return null;
 	}
 	return null;
 }
