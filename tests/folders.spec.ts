@@ -9,42 +9,50 @@ const CARD = 'Card 1';
 
 test.use({ ownContext: true });
 
-test('after a reload one press reads the folder of the frames again', async ({ app, page }) => {
+test('one press reads the folder of the frames again: when more have come, and after a reload', async ({
+	app,
+	page
+}) => {
 	await page.addInitScript((name) => {
 		window.showDirectoryPicker = async () =>
 			(await navigator.storage.getDirectory()).getDirectoryHandle(name);
 	}, CARD);
 	await page.goto('/?sample&at=review');
-	await page.evaluate(async (name) => {
-		const root = await navigator.storage.getDirectory();
-		const folder = await root.getDirectoryHandle(name, { create: true });
-		for (const [i, colour] of ['teal', 'plum'].entries()) {
-			const canvas = new OffscreenCanvas(900, 600);
-			const context = canvas.getContext('2d');
-			if (!context) throw new Error('no canvas');
-			context.fillStyle = colour;
-			context.fillRect(100, 100, 300, 300);
-			const handle = await folder.getFileHandle(`frame-${i}.jpg`, { create: true });
-			const writer = await handle.createWritable();
-			await writer.write(await canvas.convertToBlob({ type: 'image/jpeg' }));
-			await writer.close();
-		}
-	}, CARD);
+	const shoot = (colour: string) =>
+		page.evaluate(
+			async ([name, colour]) => {
+				const root = await navigator.storage.getDirectory();
+				const folder = await root.getDirectoryHandle(name, { create: true });
+				const canvas = new OffscreenCanvas(900, 600);
+				const context = canvas.getContext('2d');
+				if (!context) throw new Error('no canvas');
+				context.fillStyle = colour;
+				context.fillRect(100, 100, 300, 300);
+				const handle = await folder.getFileHandle(`${colour}.jpg`, { create: true });
+				const writer = await handle.createWritable();
+				await writer.write(await canvas.convertToBlob({ type: 'image/jpeg' }));
+				await writer.close();
+			},
+			[CARD, colour] as const
+		);
+	await shoot('teal');
+	await shoot('plum');
 
 	const strip = page.getByRole('list', { name: 'Frames' });
 	const again = page.getByRole('button', { name: CARD });
 	await page.getByRole('button', { name: 'A folder…' }).click();
 	await expect(strip.locator('img')).toHaveCount(2, { timeout: 30_000 });
+	await shoot('olive');
+	await again.click();
+	await expect(strip.locator('img')).toHaveCount(3, { timeout: 30_000 });
 	await expect(page.getByRole('group', { name: 'Measuring' })).toBeHidden({ timeout: 30_000 });
-	await expect(again).toBeHidden();
 
 	await page.reload();
 	await app.goTo('Review');
-	await expect(strip.getByRole('button')).toHaveCount(2);
+	await expect(strip.getByRole('button')).toHaveCount(3);
 	await expect(strip.locator('img')).toHaveCount(0);
 	await again.click();
-	await expect(strip.locator('img')).toHaveCount(2);
-	await expect(again).toBeHidden();
+	await expect(strip.locator('img')).toHaveCount(3);
 
 	// the card was taken out
 	await page.evaluate(

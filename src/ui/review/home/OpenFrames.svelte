@@ -20,8 +20,6 @@
 	let files = $state<HTMLInputElement>();
 	let folder = $state<HTMLInputElement>();
 	const all = $derived(home.files.filter(({ file, measured }) => file ?? measured).length);
-	/** What was measured before and not opened since has no pictures. */
-	const isWithoutPictures = $derived(home.files.some(({ file }) => !file));
 	const broken = $derived(home.files.filter(({ problem }) => problem).length);
 
 	async function take(chosen: readonly File[]) {
@@ -58,13 +56,11 @@
 <div class="open">
 	<Button size="xs" onclick={() => files?.click()}>Choose frames…</Button>
 	<Button size="xs" color="light" onclick={() => void chooseFolder()}>A folder…</Button>
-	{#if isWithoutPictures}
-		{#each folders.known as one (one.id)}
-			<Button size="xs" color="light" onclick={() => void readAgain(one)}>
-				Open “<bdi>{one.folder.name}</bdi>” again
-			</Button>
-		{/each}
-	{/if}
+	{#each folders.known as one (one.id)}
+		<Button size="xs" color="light" onclick={() => void readAgain(one)}>
+			Open “<bdi>{one.folder.name}</bdi>” again
+		</Button>
+	{/each}
 	<input
 		bind:this={files}
 		hidden

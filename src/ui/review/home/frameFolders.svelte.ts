@@ -7,7 +7,10 @@ interface Guarded {
 	requestPermission?(what: { readonly mode: 'read' }): Promise<PermissionState>;
 }
 
-/** The folders that frames of a job were read from: after a reload one press reads them again. */
+/**
+ * The folders that frames of a job were read from: one press reads them again, after a reload, or when more have come into
+ * them.
+ */
 export class FrameFolders {
 	known = $state.raw<readonly FrameFolder[]>([]);
 	readonly #shelf: FolderShelf;
