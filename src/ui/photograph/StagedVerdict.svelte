@@ -21,8 +21,9 @@
 	const unsure = $derived.by(() => {
 		const { fNumber } = solution.plan;
 		const sure = measured.answer?.fNumber ?? null;
-		if (fNumber === null || sure === null) return '';
 		const sigmaM = Math.max(...shot.people.map(({ depthSigmaM }) => depthSigmaM));
+		// of one person alone the focus goes with them
+		if (fNumber === null || sure === null || sigmaM === 0) return '';
 		return unsureSentence(sigmaM, fNumber, sure, settings.units);
 	});
 </script>
@@ -32,11 +33,12 @@
 		Focus on <strong><Named text={verdict.focusOn} {shot} /></strong>{verdict.where &&
 			`, ${verdict.where}`}. <strong>{verdict.fNumber}</strong>{verdict.exposure &&
 			`, ${verdict.exposure}`}.
+		<span class="rest"><Named text={verdict.sentences.join(' ')} {shot} /></span>
 	{:else}
 		<Named text={verdict.sentences[0] ?? ''} {shot} />
 	{/if}
 </p>
-<p>{unsure}</p>
+{#if unsure}<p>{unsure}</p>{/if}
 
 <style>
 	p {
@@ -44,5 +46,8 @@
 	}
 	.verdict {
 		color: var(--ink);
+	}
+	.rest {
+		color: var(--ink-2);
 	}
 </style>
