@@ -76,6 +76,15 @@ describe('the verdict', () => {
 		);
 	});
 
+	it('offers no lean that is less than what is known of where they stand', () => {
+		const depthSigmaM = 0.25;
+		const two = [
+			person('a', [-0.4, EYE_M, 3], { depthSigmaM }),
+			person('b', [0.4, EYE_M, 3.4], { depthSigmaM })
+		];
+		expect(say({ people: two }).text).not.toContain('lean');
+	});
+
 	it('offers no lean that is a step', () => {
 		const two = [person('a', [-0.4, EYE_M, 5]), person('b', [0.4, EYE_M, 6])];
 		const { free } = solve(shotOf({ people: two })).plan;

@@ -41,7 +41,7 @@ export function verdictOf(solution: Solution, units: Units): Verdict {
 		...things.missed,
 		facesSentence(solution),
 		// on a tripod nobody leans
-		shot.camera.support === 'tripod' ? '' : leanSentence(plan, units),
+		shot.camera.support === 'tripod' ? '' : leanSentence(solution, units),
 		slackSentence(solution, units),
 		...things.rest,
 		...unseenSentences(solution),
@@ -132,9 +132,11 @@ function oftenWords({ take }: Solution): string {
 /** Below this the lean is not worth saying. */
 const LEAN_STOPS = 2 / 3;
 
-function leanSentence({ free, focus }: Plan, units: Units): string {
+function leanSentence({ plan: { free, focus }, study: { shot } }: Solution, units: Units): string {
 	if (!free?.gainStops || free.gainStops < LEAN_STOPS || focus?.kind !== 'eye') return '';
 	if (Math.abs(free.leanM) > MOST_LEAN_M) return '';
+	// where people stand is known less well than that
+	if (shot.people.some(({ depthSigmaM }) => depthSigmaM > Math.abs(free.leanM))) return '';
 	const way = free.leanM > 0 ? 'forward' : 'back';
 	const gain = stopsInWords(free.gainStops);
 	return `Or lock there, then lean ${smallLength(free.leanM, units)} ${way}: that gains ${gain}.`;
