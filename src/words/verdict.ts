@@ -40,8 +40,7 @@ export function verdictOf(solution: Solution, units: Units): Verdict {
 	const sentences = [
 		...things.missed,
 		facesSentence(solution),
-		// on a tripod nobody leans
-		shot.camera.support === 'tripod' ? '' : leanSentence(solution, units),
+		leanSentence(plan, units),
 		slackSentence(solution, units),
 		...things.rest,
 		...unseenSentences(solution),
@@ -129,17 +128,16 @@ function oftenWords({ take }: Solution): string {
 	return tenths === 0 ? ' in hardly any frame' : ` in about ${count(tenths)} of ten frames`;
 }
 
-/** Below this the lean is not worth saying. */
+/** Below this the lean is told under “why” alone. */
 const LEAN_STOPS = 2 / 3;
 
-function leanSentence({ plan: { free, focus }, study: { shot } }: Solution, units: Units): string {
-	if (!free?.gainStops || free.gainStops < LEAN_STOPS || focus?.kind !== 'eye') return '';
-	if (Math.abs(free.leanM) > MOST_LEAN_M) return '';
-	// where people stand is known less well than that
-	if (shot.people.some(({ depthSigmaM }) => depthSigmaM > Math.abs(free.leanM))) return '';
-	const way = free.leanM > 0 ? 'forward' : 'back';
-	const gain = stopsInWords(free.gainStops);
-	return `Or lock there, then lean ${smallLength(free.leanM, units)} ${way}: that gains ${gain}.`;
+function leanSentence({ reasons, focus }: Plan, units: Units): string {
+	const lean = reasons.find(({ code }) => code === 'lean');
+	if (lean?.code !== 'lean' || lean.gainStops < LEAN_STOPS || focus?.kind !== 'eye') return '';
+	if (Math.abs(lean.leanM) > MOST_LEAN_M) return '';
+	const way = lean.leanM > 0 ? 'forward' : 'back';
+	const gain = stopsInWords(lean.gainStops);
+	return `Or lock there, then lean ${smallLength(lean.leanM, units)} ${way}: that gains ${gain}.`;
 }
 
 function slackSentence({ plan, study: { scene } }: Solution, units: Units): string {

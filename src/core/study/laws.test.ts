@@ -242,5 +242,11 @@ describe('reasons', () => {
 		const codes = (z: number) => planOf({ people: two(z) }).reasons.map(({ code }) => code);
 		expect(codes(3.6)).toContain('lean');
 		expect(codes(3)).not.toContain('lean');
+		// nor where the places are known less well than that, nor on a tripod
+		const unsure = two(3.6).map((one) => ({ ...one, depthSigmaM: 0.5 }));
+		const steady = { people: two(3.6), camera: { support: 'tripod' } } as const;
+		for (const sketch of [{ people: unsure }, steady]) {
+			expect(planOf(sketch).reasons.map(({ code }) => code)).not.toContain('lean');
+		}
 	});
 });

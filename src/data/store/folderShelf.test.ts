@@ -7,12 +7,12 @@ const folderOf = (name: string) => ({ name }) as unknown as FileSystemDirectoryH
 describe('folders of frames', () => {
 	it('are kept by their job, over a restart, and go with it', async () => {
 		const store = opened('folders');
-		await store.folders.addOfFrames('a', folderOf('one'));
-		await store.folders.addOfFrames('b', folderOf('other'));
+		await store.folders.addFrameFolder('a', folderOf('one'));
+		await store.folders.addFrameFolder('b', folderOf('other'));
 		store.close();
 		const again = opened('folders');
 		const namesOf = async (jobId: string) =>
-			(await again.folders.ofFrames(jobId)).map(({ folder }) => folder.name);
+			(await again.folders.frameFoldersOf(jobId)).map(({ folder }) => folder.name);
 		expect(await namesOf('a')).toEqual(['one']);
 		await again.eraseJob('a');
 		expect([await namesOf('a'), await namesOf('b')]).toEqual([[], ['other']]);

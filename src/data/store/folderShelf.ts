@@ -12,27 +12,27 @@ export class FolderShelf {
 	}
 
 	/** Where backups go by themselves; null where none was chosen. */
-	async ofBackups(): Promise<BackupFolder | null> {
+	async backupFolder(): Promise<BackupFolder | null> {
 		return (await this.#db.backupFolders.get('mine')) ?? null;
 	}
 
-	async putOfBackups(folder: BackupFolder): Promise<void> {
+	async putBackupFolder(folder: BackupFolder): Promise<void> {
 		await this.#db.backupFolders.put(folder);
 	}
 
-	async forgetOfBackups(): Promise<void> {
+	async forgetBackupFolder(): Promise<void> {
 		await this.#db.backupFolders.delete('mine');
 	}
 
 	/** The folders that frames of a job were read from, the first one first. */
-	async ofFrames(jobId: string): Promise<FrameFolder[]> {
+	async frameFoldersOf(jobId: string): Promise<FrameFolder[]> {
 		return this.#db.frameFolders.where('jobId').equals(jobId).sortBy('id');
 	}
 
 	/** Keeps a folder of frames, but for one that is known already. */
-	async addOfFrames(jobId: string, folder: FileSystemDirectoryHandle): Promise<void> {
+	async addFrameFolder(jobId: string, folder: FileSystemDirectoryHandle): Promise<void> {
 		const { frameFolders } = this.#db;
-		const known = await this.ofFrames(jobId);
+		const known = await this.frameFoldersOf(jobId);
 		for (const one of known) if (await one.folder.isSameEntry(folder)) return;
 		const tooMany = known.slice(0, Math.max(0, known.length + 1 - MOST_OF_JOB));
 		await frameFolders.bulkDelete(tooMany.map(({ id }) => id));

@@ -52,7 +52,7 @@ export class AutoBackup {
 	/** Looks what was chosen before; a store that says nothing has none. */
 	async start(): Promise<void> {
 		if (!this.isPossible) return;
-		this.#chosen = await this.#shelf.ofBackups().catch(() => null);
+		this.#chosen = await this.#shelf.backupFolder().catch(() => null);
 		if (!this.#chosen) return;
 		this.isAsleep = (await guard(this.#chosen).queryPermission(WRITING)) !== 'granted';
 	}
@@ -68,7 +68,7 @@ export class AutoBackup {
 			this.#chosen = { id: 'mine', folder, mark };
 			this.isAsleep = false;
 			await this.write();
-			await this.#shelf.putOfBackups(this.#chosen);
+			await this.#shelf.putBackupFolder(this.#chosen);
 		} catch (error) {
 			if (!(error instanceof DOMException && error.name === 'AbortError')) this.#say(error);
 		}
@@ -79,7 +79,7 @@ export class AutoBackup {
 		this.#chosen = null;
 		this.isAsleep = false;
 		this.problem = '';
-		await this.#shelf.forgetOfBackups();
+		await this.#shelf.forgetBackupFolder();
 	}
 
 	/** Asks the browser for its leave again. Within a press of a button. */

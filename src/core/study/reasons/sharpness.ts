@@ -24,7 +24,7 @@ export function sharpnessReasons(take: Take, found: Found): Reason[] {
 		bindingReason(fNumber, found),
 		...(found.feasible && lacksMargin ? [about('no-margin', { safetyStops })] : []),
 		...(isDiffracted(take) ? [about('diffraction', { fNumber })] : []),
-		...(take.scene.shot.camera.support === 'tripod' ? [] : leanReason(found.free)),
+		...leanReason(take.scene.shot, found.free),
 		...unseenReasons(found.unseen),
 		...outsideReasons(found.things),
 		...stretchedReasons(take.scene)
@@ -73,8 +73,10 @@ function bindingReason(fNumber: number, { targets, feasible }: Found): Reason {
 		: about('infeasible', { ...spot, fNumber, shortStops: stopsBetween(1, ratio) });
 }
 
-function leanReason(free: FreePlane | null): Reason[] {
-	if (!free?.gainStops || free.gainStops < WORTH_STOPS) return [];
+/** None on a tripod, on which nobody leans, nor where people's places are known less well than so far. */
+function leanReason({ camera, people }: Shot, free: FreePlane | null): Reason[] {
+	if (!free?.gainStops || free.gainStops < WORTH_STOPS || camera.support === 'tripod') return [];
+	if (people.some(({ depthSigmaM }) => depthSigmaM > Math.abs(free.leanM))) return [];
 	return [{ topic: 'focus', code: 'lean', leanM: free.leanM, gainStops: free.gainStops }];
 }
 

@@ -23,7 +23,7 @@ export class FrameFolders {
 
 	/** Looks what was chosen before; a store that says nothing has none. */
 	async look(): Promise<void> {
-		this.known = await this.#shelf.ofFrames(this.#jobId).catch(() => []);
+		this.known = await this.#shelf.frameFoldersOf(this.#jobId).catch(() => []);
 	}
 
 	/** Asks for a folder, and gives its files; null when none was chosen. Within a press of a button. */
@@ -35,7 +35,7 @@ export class FrameFolders {
 	/** Keeps the folders that files were read from; where that fails they can be chosen again. */
 	async remember(files: readonly File[]): Promise<void> {
 		for (const folder of rootsOf(files)) {
-			await this.#shelf.addOfFrames(this.#jobId, folder).catch(() => undefined);
+			await this.#shelf.addFrameFolder(this.#jobId, folder).catch(() => undefined);
 		}
 		await this.look();
 	}

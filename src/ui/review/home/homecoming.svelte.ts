@@ -137,7 +137,7 @@ export class Homecoming {
 	readonly #saidOf = (id: string): Judgement => this.#said.of(id, (one) => this.#files.has(one));
 
 	#putInOrder(): void {
-		const files = [...this.#files.values()].toSorted((a, b) => byName(a.name, b.name));
+		const files = [...this.#files.values()].toSorted((a, b) => byNumberedName(a.name, b.name));
 		this.#order = files.map(({ id }) => id);
 	}
 
@@ -296,4 +296,4 @@ export class Homecoming {
 }
 
 const collator = new Intl.Collator('en', { numeric: true });
-const byName = (a: string, b: string): number => collator.compare(a, b);
+const byNumberedName = (a: string, b: string): number => collator.compare(a, b);
