@@ -1,7 +1,7 @@
 import type { Person, Thing } from '../format/shot';
 import { seenFrom, worldPoint, type CameraPose } from '../geometry/camera';
 import { entersEllipsoid, entersPillar } from '../geometry/solids';
-import type { Vec3 } from '../geometry/vector';
+import { subtract, type Vec3 } from '../geometry/vector';
 import { bodyPillars } from './body';
 import { placeHead } from './head';
 import { crossesThing, isOpaque, skullOf } from './sight';
@@ -24,7 +24,8 @@ interface Span {
 
 /** Somebody or something that may stand before a part of the area's width. */
 interface Cover extends Span {
-	readonly hides: (place: Vec3) => boolean;
+	/** @param risePerM of the look at the place, over the level distance */
+	readonly hides: (place: Vec3, risePerM: number) => boolean;
 }
 
 /** Places on a thing that are looked at, across and up. */
@@ -32,6 +33,8 @@ const ACROSS = 16;
 const UP = 10;
 /** Nobody reaches farther aside from their eyes, or nearer to the camera, m. */
 const REACH_M = 0.5;
+/** Nor so far above them, however they hold their head, m. */
+const CROWN_M = 0.25;
 
 /**
  * The share of a rectangle that heads, bodies and other things hide, 0 to 1; good to a few hundredths.
@@ -60,9 +63,12 @@ export function coveredShare(
 			if (!span) return [];
 			const skull = skullOf(placeHead(person, pose.position));
 			const pillars = bodyPillars(person, pose.position);
-			const hides = (to: Vec3) =>
-				entersEllipsoid(pose.position, to, skull) !== null ||
-				pillars.some((one) => entersPillar(pose.position, to, one) !== null);
+			const { nearM, farM, topM } = reachOf(person.eyeMidpoint, pose.position);
+			const hides = (to: Vec3, risePerM: number) =>
+				// over their head is sooner told than past all of their body
+				Math.min(nearM * risePerM, farM * risePerM) <= topM &&
+				(entersEllipsoid(pose.position, to, skull) !== null ||
+					pillars.some((one) => entersPillar(pose.position, to, one) !== null));
 			return [{ ...span, hides }];
 		}),
 		...things.flatMap((one): Cover[] => {
@@ -84,8 +90,17 @@ export function coveredShare(
 		for (let row = 0; row < UP && before.length > 0; row++) {
 			const up = area.low + ((area.high - area.low) * (row + 0.5)) / UP;
 			const place = worldPoint(pose, area.depthM, right, up);
-			if (before.some(({ hides }) => hides(place))) hidden++;
+			const { x, y, z } = subtract(place, pose.position);
+			const risePerM = y / Math.hypot(x, z);
+			if (before.some(({ hides }) => hides(place, risePerM))) hidden++;
 		}
 	}
 	return hidden / (ACROSS * UP);
+}
+
+/** The level distances from the camera between which somebody stands, and how far above it they reach, m. */
+function reachOf(eyes: Vec3, from: Vec3) {
+	const { x, y, z } = subtract(eyes, from);
+	const awayM = Math.hypot(x, z);
+	return { nearM: Math.max(0, awayM - REACH_M), farM: awayM + REACH_M, topM: y + CROWN_M };
 }

@@ -9,32 +9,11 @@ import {
 	isRuledOut,
 	type Exposure
 } from '../light/exposure';
-import {
-	bindingFloor,
-	handsFloor,
-	peopleFloors,
-	type Floor,
-	type Mover
-} from '../light/shutterFloor';
+import { bindingFloor, handsFloor, peopleFloors, type Floor } from '../light/shutterFloor';
 import type { FocusedOptic } from '../optics/focus';
 import type { Scene } from './scene';
 
 /** The light on a scene, as far as the solver needs it. */
-
-/** Everybody who counts and may move: those with something to keep sharp. */
-function moversOf({ targets, sightings, toleranceMm }: Scene): Mover[] {
-	const factors = new Map<string, number>();
-	for (const { personId, factor } of targets) {
-		if (personId === null) continue;
-		factors.set(personId, Math.min(factor, factors.get(personId) ?? factor));
-	}
-	return sightings.flatMap(({ person: { id, motion }, nearEye }) => {
-		const factor = factors.get(id);
-		if (!nearEye || factor === undefined) return [];
-		const { depthM } = nearEye.seen;
-		return { personId: id, motion, depthM, allowedMm: factor * toleranceMm };
-	});
-}
 
 /** What limits the shutter of a shot by the customs of the trade, for a focus. */
 export interface Floors {
@@ -48,7 +27,7 @@ export function floorsOf(scene: Scene, focus: FocusedOptic): Floors {
 	const handsS = handsFloor(body, lens, camera, rule);
 	return {
 		hands: handsS === null ? null : { why: 'hands', shutterS: handsS, personId: null },
-		people: bindingFloor(peopleFloors(moversOf(scene), focus.imageDistanceMm))
+		people: bindingFloor(peopleFloors(scene.movers(), focus.imageDistanceMm))
 	};
 }
 

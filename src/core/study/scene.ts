@@ -1,5 +1,6 @@
 import { sightPeople, type Sighting } from '../anatomy/sight';
 import type { Shot, Thing } from '../format/shot';
+import type { Mover } from '../light/shutterFloor';
 import type { Landmark } from '../tables/landmarks';
 import type { Optic } from '../optics/focus';
 import { rowsOf, type Row } from '../arrange/rows';
@@ -52,6 +53,8 @@ export interface Scene {
 	readonly targets: readonly Target[];
 	/** Everybody who counts for rows, nearest row first. */
 	readonly rows: readonly Row[];
+	/** Everybody who counts and may move: those with something to keep sharp. */
+	readonly movers: () => readonly Mover[];
 }
 
 /** Looks at a shot through its camera. */
@@ -64,18 +67,38 @@ export function lookAt(shot: Shot): Scene {
 		...sightings.flatMap((sighting) => personTargets(pose, sighting)),
 		...things.filter(isMeantSharp).map(thingTarget)
 	];
+	const tolerance = toleranceMm(shot.sharpness, body.sensor);
 	return {
 		shot,
 		pose,
 		optic: { focalMm: camera.focalMm, fieldBend: lens.fieldBend },
-		toleranceMm: toleranceMm(shot.sharpness, body.sensor),
+		toleranceMm: tolerance,
 		pixelMm: body.sensor.widthMm / body.sensor.pixelsAcross,
 		sightings,
 		things,
 		background: backgroundOf(shot, pose, targets),
 		targets,
-		rows: rowsOf(sightings.flatMap((sighting) => standing(pose, sighting)))
+		rows: rowsOf(sightings.flatMap((sighting) => standing(pose, sighting))),
+		movers: lazily(() => moversOf(targets, sightings, tolerance))
 	};
+}
+
+function moversOf(
+	targets: readonly Target[],
+	sightings: readonly Sighting[],
+	tolerance: number
+): Mover[] {
+	const factors = new Map<string, number>();
+	for (const { personId, factor } of targets) {
+		if (personId === null) continue;
+		factors.set(personId, Math.min(factor, factors.get(personId) ?? factor));
+	}
+	return sightings.flatMap(({ person: { id, motion }, nearEye }) => {
+		const factor = factors.get(id);
+		if (!nearEye || factor === undefined) return [];
+		const { depthM } = nearEye.seen;
+		return { personId: id, motion, depthM, allowedMm: factor * tolerance };
+	});
 }
 
 /** What the plan calls the background. */
