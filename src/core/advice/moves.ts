@@ -113,7 +113,7 @@ function regrouped({ study: { shot, scene } }: Prospect): Move[] {
 
 /** Of heads that are turned the one that is hardest to hold. */
 function turned({ study: { shot }, take }: Prospect): Move[] {
-	const [first, ...rest] = take.candidate.judged;
+	const [first, ...rest] = take.candidate.judged();
 	const worst = rest.reduce(
 		(most, one) => (one.ratioAtF1 > (most?.ratioAtF1 ?? 0) ? one : most),
 		first

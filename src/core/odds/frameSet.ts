@@ -178,9 +178,11 @@ export class FrameSet {
 	/** The slowest shutter that saves each frame with half the room, s, fastest first. */
 	#halfway(): Float64Array {
 		const worst = this.#worstPoints;
-		return Float64Array.from({ length: this.frames }, (_, frame) =>
-			Math.sqrt(0.5 / worst.mostStreak(frame))
-		).sort();
+		const slowest = new Float64Array(this.frames);
+		for (let frame = 0; frame < slowest.length; frame++) {
+			slowest[frame] = Math.sqrt(0.5 / worst.mostStreak(frame));
+		}
+		return slowest.sort();
 	}
 
 	/** What happened in a frame to the camera. */

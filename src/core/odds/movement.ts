@@ -62,12 +62,19 @@ export function awayIn(
 	count: number,
 	awayM: Float64Array
 ): void {
+	for (let i = 0; i < count; i++) awayM[i] = swayM * (sway[first + i] as number) - nearerM;
+	if (foresightM !== 0) add(foresightM, foresight, first, count, awayM);
+	if (depthSigmaM !== 0) add(depthSigmaM, depth, first, count, awayM);
+}
+
+function add(
+	times: number,
+	values: Float64Array,
+	first: number,
+	count: number,
+	to: Float64Array
+): void {
 	for (let i = 0; i < count; i++) {
-		const frame = first + i;
-		awayM[i] =
-			swayM * (sway[frame] as number) -
-			nearerM +
-			foresightM * (foresight[frame] as number) +
-			depthSigmaM * (depth[frame] as number);
+		to[i] = (to[i] as number) + times * (values[first + i] as number);
 	}
 }

@@ -19,8 +19,8 @@ export interface FocusedOptic extends Optic {
  *
  * @example focusAt({ focalMm: 50, fieldBend: 0 }, 1).imageDistanceMm // 52.63
  */
-export function focusAt(optic: Optic, planeM: number): FocusedOptic {
-	return { ...optic, planeM, imageDistanceMm: imageDistanceMm(optic.focalMm, planeM) };
+export function focusAt({ focalMm, fieldBend }: Optic, planeM: number): FocusedOptic {
+	return { focalMm, fieldBend, planeM, imageDistanceMm: imageDistanceMm(focalMm, planeM) };
 }
 
 /**
@@ -64,5 +64,6 @@ export function vergenceError(focus: FocusedOptic, depthM: number, cosOffAxis: n
  */
 export function focusedAt(optic: Optic, imageMm: number): FocusedOptic {
 	const planeM = 1 / vergenceOfImage(optic.focalMm, imageMm);
-	return { ...optic, planeM, imageDistanceMm: imageMm };
+	const { focalMm, fieldBend } = optic;
+	return { focalMm, fieldBend, planeM, imageDistanceMm: imageMm };
 }

@@ -23,7 +23,7 @@ export interface Candidate extends Spot {
 	readonly focus: FocusedOptic;
 	readonly offCentreMm: number;
 	/** Every target with its ratio at f/1; at f/N it is N times smaller. */
-	readonly judged: readonly JudgedTarget[];
+	readonly judged: () => readonly JudgedTarget[];
 	readonly worstAtF1: number;
 	/** The worst among the targets of `key` people; 0 when there are none. */
 	readonly keyWorstAtF1: number;

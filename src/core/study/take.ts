@@ -24,7 +24,7 @@ export function holdState(take: Take | null): State {
 /** The worst ratio of each person who has targets, by id. */
 export function faceRatios({ candidate, fNumber }: Take): ReadonlyMap<string, number> {
 	const worst = new Map<string, number>();
-	for (const { target, ratioAtF1 } of candidate.judged) {
+	for (const { target, ratioAtF1 } of candidate.judged()) {
 		if (target.personId === null) continue;
 		const ratio = ratioAtF1 / fNumber;
 		worst.set(target.personId, Math.max(worst.get(target.personId) ?? 0, ratio));
@@ -40,7 +40,7 @@ export const failingPeople = (take: Take): string[] =>
 export function targetResults({ candidate, fNumber }: Take): TargetResult[] {
 	const { focus } = candidate;
 	const diffraction = diffractionMm(focus, fNumber);
-	return candidate.judged.map(({ target, ratioAtF1 }) => {
+	return candidate.judged().map(({ target, ratioAtF1 }) => {
 		const defocus = defocusAt(focus, fNumber, target.seen);
 		const ratio = ratioAtF1 / fNumber;
 		const state: State = stateOf(ratio);
