@@ -4,7 +4,6 @@ import { blursOf, worstPointsOf, type Blurs, type Happened } from './blurs';
 import { imageOf, type Conditions, type PersonConditions } from './conditions';
 import type { Draws } from './draws';
 import { limitsOf } from './shutterLimits';
-import { awayIn, movementOf, noMovement, type Movement } from './movement';
 import type { WorstPoints } from './worstPoints';
 
 /**
@@ -22,6 +21,7 @@ export class FrameSet {
 	#blinks: Uint8Array | null = null;
 	#open: Uint32Array | null = null;
 	#isLost: Uint8Array | null = null;
+	/** Of people, those who decide nothing only when they are asked for. */
 	readonly #happened: Happened;
 	#limits: ShutterLimits | null = null;
 
@@ -33,9 +33,9 @@ export class FrameSet {
 		this.#happened = {
 			cameraM: this.#sway(),
 			imageMm: this.#focusing(),
-			shake: draws.shake(),
-			people: people.map((person) => this.#movementOf(person)),
-			still: noMovement(draws.frames)
+			personM: people.map((person) => this.#alongAxis(person)),
+			times: people.map((person) => this.#speeds(person)),
+			shake: draws.shake()
 		};
 	}
 
@@ -74,8 +74,22 @@ export class FrameSet {
 			.map((z, frame) => cameraM * z + (leanM === 0 ? 0 : leanM * (lean[frame] as number)));
 	}
 
-	#movementOf(person: PersonConditions): Movement {
-		return movementOf(person, this.conditions.foresightM, this.draws);
+	/** How far a person is from where the plan has them, away from the camera, m. */
+	#alongAxis(person: PersonConditions): Float64Array {
+		const { index, swayM, nearerM, isWalking } = person;
+		const sway = this.draws.ofPerson(index, 'sway');
+		const unsure = this.#unsure(person);
+		const foresight = this.draws.normal('foresight');
+		const foresightM = isWalking ? this.conditions.foresightM : 0;
+		const away = new Float64Array(this.frames);
+		for (let frame = 0; frame < away.length; frame++) {
+			away[frame] =
+				swayM * (sway[frame] as number) -
+				nearerM +
+				foresightM * (foresight[frame] as number) +
+				(unsure ? (unsure[frame] as number) : 0);
+		}
+		return away;
 	}
 
 	/** How far off the known depth of a person is, m; null where it is known. */
@@ -100,7 +114,12 @@ export class FrameSet {
 	}
 
 	#shareOf(isLost: Uint8Array, fNumber: number, standsForS: number): number {
-		return this.#worstPoints.sharpFrames(fNumber, standsForS, isLost) / this.frames;
+		const worst = this.#worstPoints;
+		let sharp = 0;
+		for (let frame = 0; frame < this.frames; frame++) {
+			if (isLost[frame] === 0 && worst.areSharp(frame, fNumber, standsForS)) sharp += 1;
+		}
+		return sharp / this.frames;
 	}
 
 	#wrongOrShut(): Uint8Array {
@@ -196,28 +215,30 @@ export class FrameSet {
 
 	/** How a person moved; place among those with a target. A thing, -1, stays where it is. */
 	movedIn(frame: number, person: number): Moved {
-		const { people, still } = this.#happened;
-		return movedBy(people[person] ?? still, frame);
+		return {
+			awayM: this.#happened.personM[person]?.[frame] ?? 0,
+			speedMmPerS:
+				(this.conditions.people[person]?.speedMmPerS ?? 0) *
+				(this.#happened.times[person]?.[frame] ?? 0)
+		};
 	}
 
 	/** What happened in a frame. */
 	accidents(frame: number): Accidents {
 		return {
 			...this.cameraAccidents(frame),
-			people: [...this.conditions.people, ...this.conditions.others].map((person) => ({
+			people: [...this.conditions.people, ...this.conditions.others].map((person, i) => ({
 				personId: person.personId,
-				...movedBy(this.#movementOf(person), frame),
+				awayM: (this.#happened.personM[i] ??= this.#alongAxis(person))[frame] as number,
+				speedMmPerS:
+					person.speedMmPerS *
+					((this.#happened.times[i] ??= this.#speeds(person))[frame] as number),
 				isShut: this.#shutOf(person)[frame] === 1
 			}))
 		};
 	}
-}
 
-function movedBy(movement: Movement, frame: number): Moved {
-	const away = new Float64Array(1);
-	awayIn(movement, frame, 1, away);
-	return {
-		awayM: away[0] as number,
-		speedMmPerS: movement.speedMmPerS * (movement.times[frame] as number)
-	};
+	#speeds({ index, speedSpread }: PersonConditions): Float64Array {
+		return this.draws.speed(index, speedSpread);
+	}
 }

@@ -1,91 +1,83 @@
-/** What is seen of a target in some frames: its defocus at f/1 and its streak in a second, as squares over what is allowed. */
-export interface Seen {
-	readonly discs: Float64Array;
-	readonly streaks: Float64Array;
-}
+/** Room for so many in every frame at first: of dozens a few may decide. */
+const USUALLY_LEFT = 20;
 
 /**
- * In every frame the target with the most defocus and the one with the most streak. A frame is sharp for all when
- * it would be for a target that had the most of both, and lost when it is for one of those two; where neither
- * is so, one frame in a hundred, all of its targets are looked at again.
+ * The targets that may decide whether a frame is sharp. A target with less defocus and less streak than
+ * another fails at no f-number and no shutter at which the other does not. Each is held against one
+ * other alone, the worst so far: some are left that decide nothing, but that is sooner done than
+ * finding those that do.
  */
 export class WorstPoints {
-	/** The most defocus, and that target's streak. */
+	/** Where the points of each frame begin. */
+	readonly #from: Uint32Array;
+	#disc: Float64Array;
+	#streak: Float64Array;
+	/** The most of each in every frame. */
 	readonly #mostDisc: Float64Array;
-	readonly #streakBeside: Float64Array;
-	/** The most streak, and that target's defocus. */
 	readonly #mostStreak: Float64Array;
-	readonly #discBeside: Float64Array;
-	readonly #lookAgain: (frame: number) => readonly Seen[];
 
-	/** @param lookAgain at every target of one frame */
-	constructor(frames: number, lookAgain: (frame: number) => readonly Seen[]) {
+	/** @param targets in each of the frames */
+	constructor(frames: number, targets: number) {
+		const room = frames * Math.min(targets, USUALLY_LEFT);
+		this.#from = new Uint32Array(frames + 1);
+		this.#disc = new Float64Array(room);
+		this.#streak = new Float64Array(room);
 		this.#mostDisc = new Float64Array(frames);
-		this.#streakBeside = new Float64Array(frames);
 		this.#mostStreak = new Float64Array(frames);
-		this.#discBeside = new Float64Array(frames);
-		this.#lookAgain = lookAgain;
 	}
 
-	/** Adds a target in some frames. */
-	add({ discs, streaks }: Seen, first: number, count: number): void {
-		const [mostDisc, streakBeside] = [this.#mostDisc, this.#streakBeside];
-		const [mostStreak, discBeside] = [this.#mostStreak, this.#discBeside];
-		for (let i = 0; i < count; i++) {
-			const frame = first + i;
+	/** Keeps those targets of a frame that may decide; frames come one after the other. */
+	keep(frame: number, discs: Float64Array, streaks: Float64Array): void {
+		let end = this.#from[frame] as number;
+		if (end + discs.length > this.#disc.length) this.#grow(discs.length);
+		const keptDiscs = this.#disc;
+		const keptStreaks = this.#streak;
+		let mostDisc = 0;
+		let mostStreak = 0;
+		let worstDisc = -1;
+		let worstStreak = -1;
+		for (let i = 0; i < discs.length; i++) {
 			const disc = discs[i] as number;
 			const streak = streaks[i] as number;
-			if (disc > (mostDisc[frame] as number)) {
-				mostDisc[frame] = disc;
-				streakBeside[frame] = streak;
-			}
-			if (streak > (mostStreak[frame] as number)) {
-				mostStreak[frame] = streak;
-				discBeside[frame] = disc;
+			if (worstDisc >= disc && worstStreak >= streak) continue;
+			keptDiscs[end] = disc;
+			keptStreaks[end] = streak;
+			end += 1;
+			if (disc > mostDisc) mostDisc = disc;
+			if (streak > mostStreak) mostStreak = streak;
+			if (worstDisc < 0 || disc * streak > worstDisc * worstStreak) {
+				worstDisc = disc;
+				worstStreak = streak;
 			}
 		}
+		this.#mostDisc[frame] = mostDisc;
+		this.#mostStreak[frame] = mostStreak;
+		this.#from[frame + 1] = end;
+	}
+
+	/** Half as much room again, and some for one frame. */
+	#grow(targets: number): void {
+		const larger = (values: Float64Array) => {
+			const grown = new Float64Array(Math.ceil(1.5 * values.length) + targets);
+			grown.set(values);
+			return grown;
+		};
+		this.#disc = larger(this.#disc);
+		this.#streak = larger(this.#streak);
 	}
 
 	/** Whether every target of a frame is sharp. */
 	areSharp(frame: number, fNumber: number, standsForS: number): boolean {
-		return this.#sharpFrames(fNumber, standsForS, frame, frame + 1, null) === 1;
-	}
-
-	/** In how many frames every target is sharp; those marked with 1 as lost are left out. */
-	sharpFrames(fNumber: number, standsForS: number, isLost: Uint8Array): number {
-		return this.#sharpFrames(fNumber, standsForS, 0, isLost.length, isLost);
-	}
-
-	#sharpFrames(
-		fNumber: number,
-		standsForS: number,
-		from: number,
-		to: number,
-		isLost: Uint8Array | null
-	): number {
-		const [mostDisc, streakBeside] = [this.#mostDisc, this.#streakBeside];
-		const [mostStreak, discBeside] = [this.#mostStreak, this.#discBeside];
 		const wide = 1 / (fNumber * fNumber);
 		const long = standsForS * standsForS;
-		let sharp = 0;
-		for (let frame = from; frame < to; frame++) {
-			if (isLost?.[frame] === 1) continue;
-			const disc = (mostDisc[frame] as number) * wide;
-			const streak = (mostStreak[frame] as number) * long;
-			if (disc + streak > 1) {
-				if (disc + (streakBeside[frame] as number) * long > 1) continue;
-				if ((discBeside[frame] as number) * wide + streak > 1) continue;
-				if (!this.#allSharp(frame, wide, long)) continue;
-			}
-			sharp += 1;
+		// most frames are sharp even for a target that had the most of both
+		const most = (this.#mostDisc[frame] as number) * wide + this.mostStreak(frame) * long;
+		if (most <= 1) return true;
+		const end = this.#from[frame + 1] as number;
+		for (let i = this.#from[frame] as number; i < end; i++) {
+			if ((this.#disc[i] as number) * wide + (this.#streak[i] as number) * long > 1) return false;
 		}
-		return sharp;
-	}
-
-	#allSharp(frame: number, wide: number, long: number): boolean {
-		return this.#lookAgain(frame).every(
-			({ discs, streaks }) => (discs[0] as number) * wide + (streaks[0] as number) * long <= 1
-		);
+		return true;
 	}
 
 	/** The most that motion and shake add in a second at any target of a frame. */
