@@ -53,6 +53,15 @@ describe('what stands before a thing', () => {
 		expect(hidden({ people: row, things: [sign({ position: { x: 0, y: 2.5, z: 8 } })] })).toBe(0);
 	});
 
+	it('a head bent forward rises above its eyes', () => {
+		// at half the distance one looks 15 cm over the eyes, where an upright skull ends at 11.5
+		const small = sign({ position: { x: 0, y: EYE_M + 0.3, z: 8 }, widthM: 0.1, heightM: 0.04 });
+		const share = (nodDeg: number) =>
+			hidden({ things: [small], people: [ahead('p', 4, { nodDeg })] });
+		expect(share(0)).toBe(0);
+		expect(share(60)).toBe(1);
+	});
+
 	it('only what is in the frame counts', () => {
 		// 50 mm: at 4 m the frame is 2.9 m wide, at 8 m 5.8 m; the wall's half lies outside
 		const wide = sign({ widthM: 100 });

@@ -66,7 +66,7 @@ export function coveredShare(
 			const { nearM, farM, topM } = reachOf(person.eyeMidpoint, pose.position);
 			const hides = (to: Vec3, risePerM: number) =>
 				// over their head is sooner told than past all of their body
-				Math.min(nearM * risePerM, farM * risePerM) <= topM &&
+				!(Math.min(nearM * risePerM, farM * risePerM) > topM) &&
 				(entersEllipsoid(pose.position, to, skull) !== null ||
 					pillars.some((one) => entersPillar(pose.position, to, one) !== null));
 			return [{ ...span, hides }];
