@@ -4,7 +4,7 @@ import { OddsRequestSchema, OddsSchema } from './odds';
 import { PlanSchema } from './plan';
 import { ShotSchema } from './shot';
 
-/** The files as JSON Schema; each takes some milliseconds, and is made once. */
+/** Each takes some milliseconds, and is made when first asked for. */
 
 /** The shot file as JSON Schema: what may be written, so that keys with a default may be missing. */
 export const shotJsonSchema = lazily(() => z.toJSONSchema(ShotSchema, { io: 'input' }));

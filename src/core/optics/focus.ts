@@ -62,8 +62,7 @@ export function vergenceError(focus: FocusedOptic, depthM: number, cosOffAxis: n
  * A lens whose image lies at a distance behind it, mm, wherever that is in focus: behind infinity, too,
  * where the depth is negative.
  */
-export function focusedAt(optic: Optic, imageMm: number): FocusedOptic {
-	const planeM = 1 / vergenceOfImage(optic.focalMm, imageMm);
-	const { focalMm, fieldBend } = optic;
+export function focusedAt({ focalMm, fieldBend }: Optic, imageMm: number): FocusedOptic {
+	const planeM = 1 / vergenceOfImage(focalMm, imageMm);
 	return { focalMm, fieldBend, planeM, imageDistanceMm: imageMm };
 }

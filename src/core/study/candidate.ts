@@ -22,7 +22,7 @@ export interface Spot {
 export interface Candidate extends Spot {
 	readonly focus: FocusedOptic;
 	readonly offCentreMm: number;
-	/** Every target with its ratio at f/1; at f/N it is N times smaller. */
+	/** Every target with its ratio at f/1; at f/N it is N times smaller. Worked out when first asked for. */
 	readonly judged: () => readonly JudgedTarget[];
 	readonly worstAtF1: number;
 	/** The worst among the targets of `key` people; 0 when there are none. */
