@@ -37,7 +37,6 @@ export class Darkroom {
 		uWindow: { value: new Vector4() },
 		uImageMm: { value: 1 },
 		uUp: { value: new Vector3() },
-		uRoom: { value: 1 },
 		uHorizon: { value: new Vector3() },
 		uZenith: { value: new Vector3() },
 		uKernel: { value: null as Texture | null },
@@ -130,16 +129,16 @@ export class Darkroom {
 		{ scene, setting, window, widthPx, heightPx }: Subject,
 		{ sum, samples, paintLamps }: Gathered
 	) {
-		const { uSum, uPerSample, uLamps, uWindow, uImageMm, uUp, uRoom } = this.#uniforms;
+		const { uSum, uPerSample, uLamps, uWindow, uImageMm, uUp, uHorizon, uZenith } = this.#uniforms;
+		const room = roomShare(scene.light, setting.fNumber);
 		const { horizon, zenith } = surroundingsOf(scene.place);
 		uSum.value = sum.texture;
 		uPerSample.value = 1 / Math.max(1, samples);
 		uWindow.value.set(window.x, window.y, window.widthMm / 2, window.heightMm / 2);
 		uImageMm.value = setting.focus.imageDistanceMm;
 		uUp.value.copy(scene.ground.up as Vector3);
-		this.#uniforms.uHorizon.value.set(...horizon);
-		this.#uniforms.uZenith.value.set(...zenith);
-		uRoom.value = roomShare(scene.light, setting.fNumber);
+		uHorizon.value.set(...horizon).multiplyScalar(room);
+		uZenith.value.set(...zenith).multiplyScalar(room);
 		if (!paintLamps) return;
 		if (this.#lamps.width !== widthPx || this.#lamps.height !== heightPx) {
 			this.#lamps.dispose();

@@ -5,13 +5,15 @@ import { KEPT_GLSL } from '../lens/glsl';
 /** Samples that one pass adds up: reading them costs less than adding to the sum. */
 export const SAMPLES_AT_ONCE = 4;
 
+/** Where a pixel is in a texture as large as the target; in software a look-up costs less than a fetch. */
+const HERE = '(0.5 + 0.5 * vAt)';
+
 /** Adds so many samples up. */
 export const adding = (count: number) => /* glsl */ `
 uniform sampler2D uSamples[${count}];
 ${KEPT_GLSL}
 void main() {
-	// in software a look-up costs less than a fetch
-	vec2 at = 0.5 + 0.5 * vAt;
+	vec2 at = ${HERE};
 	colour = ${Array.from({ length: count }, (_, i) => `recalled(texture(uSamples[${i}], at))`).join(' + ')};
 }
 `;
@@ -33,7 +35,6 @@ uniform sampler2D uLamps;
 uniform vec4 uWindow;     // middle and half sides of the window, mm
 uniform float uImageMm;
 uniform vec3 uUp;
-uniform float uRoom;
 uniform vec3 uHorizon;
 uniform vec3 uZenith;
 
@@ -41,13 +42,13 @@ uniform vec3 uZenith;
 vec3 background() {
 	vec3 ray = vec3(uWindow.xy + vAt * uWindow.zw, uImageMm);
 	float height = clamp(dot(ray, uUp) * inversesqrt(dot(ray, ray)) / 0.75, 0.0, 1.0);
-	return mix(uHorizon, uZenith, height * height * (3.0 - 2.0 * height)) * uRoom;
+	return mix(uHorizon, uZenith, height * height * (3.0 - 2.0 * height));
 }
 
-vec3 light(ivec2 at, vec3 behind) {
-	vec4 mean = texelFetch(uSum, at, 0) * uPerSample;
+vec3 light(vec2 at, vec3 behind) {
+	vec4 mean = texture(uSum, at) * uPerSample;
 	vec3 found = mean.rgb + max(0.0, 1.0 - mean.a) * behind;
-	return found${hasLamps ? ' + texelFetch(uLamps, at, 0).rgb' : ''};
+	return found${hasLamps ? ' + texture(uLamps, at).rgb' : ''};
 }
 `;
 
@@ -65,22 +66,20 @@ vec3 encode(vec3 light) {
 	return mix(curve, light * 12.92, step(light, vec3(0.0031308)));
 }
 
-vec3 spread(ivec2 at, vec3 behind) {
+vec3 spread(vec2 at, vec3 behind) {
 	vec3 sum = vec3(0.0);
-	ivec2 last = textureSize(uSum, 0) - 1;
+	vec2 px = 1.0 / vec2(textureSize(uSum, 0));
 	for (int row = -uRadius; row <= uRadius; row++) {
 		for (int column = -uRadius; column <= uRadius; column++) {
 			float weight = texelFetch(uKernel, ivec2(column, row) + uRadius, 0).r;
-			sum += weight * light(clamp(at + ivec2(column, row), ivec2(0), last), behind);
+			sum += weight * light(at + vec2(column, row) * px, behind);
 		}
 	}
 	return sum;
 }
 
 void main() {
-	vec3 behind = background();
-	ivec2 at = ivec2(gl_FragCoord.xy);
-	vec3 found = ${purpose.spreads ? 'spread(at, behind)' : 'light(at, behind)'};
+	vec3 found = ${purpose.spreads ? 'spread' : 'light'}(${HERE}, background());
 	// what is brighter than white keeps most of its hue
 	float most = max(max(found.r, found.g), max(found.b, 1e-4));
 	float over = max(0.0, (most - 0.75) * 4.0);
@@ -94,14 +93,13 @@ void main() {
 const BETWEEN_PIXELS = /* glsl */ `
 vec3 smoothly(vec2 at) {
 	vec3 behind = background();
-	ivec2 low = ivec2(floor(at));
-	vec2 part = at - vec2(low);
-	ivec2 last = textureSize(uSum, 0) - 1;
-	ivec2 from = clamp(low, ivec2(0), last);
-	ivec2 to = clamp(low + 1, ivec2(0), last);
+	vec2 part = fract(at);
+	vec2 px = 1.0 / vec2(textureSize(uSum, 0));
+	vec2 from = (floor(at) + 0.5) * px;
+	vec2 to = from + px;
 	return mix(
-		mix(light(from, behind), light(ivec2(to.x, from.y), behind), part.x),
-		mix(light(ivec2(from.x, to.y), behind), light(to, behind), part.x),
+		mix(light(from, behind), light(vec2(to.x, from.y), behind), part.x),
+		mix(light(vec2(from.x, to.y), behind), light(to, behind), part.x),
 		part.y
 	);
 }
@@ -143,7 +141,7 @@ void main() {
 	uint seed = hashed(place.x + hashed(place.y + hashed(uint(uSeed))));
 	vec2 one = normals(seed);
 	vec2 other = normals(seed + 1u);
-	vec3 found = ${purpose.isEnlarged ? 'smoothly((vec2(at) + 0.5) * uDrawn - 0.5)' : 'light(at, background())'};
+	vec3 found = ${purpose.isEnlarged ? 'smoothly((vec2(at) + 0.5) * uDrawn - 0.5)' : `light(${HERE}, background())`};
 	vec3 electrons = found * uGain * uFullWell;
 	vec3 noise = sqrt(electrons + uReadNoise * uReadNoise) * vec3(one, other.x);
 	found = clamp((electrons + noise) / uFullWell, 0.0, 1.0);
@@ -155,5 +153,5 @@ void main() {
 /** The light as it is. */
 export const exposing = (purpose: Purpose) => /* glsl */ `
 ${light(purpose)}
-void main() { colour = vec4(light(ivec2(gl_FragCoord.xy), background()), 1.0); }
+void main() { colour = vec4(light(${HERE}, background()), 1.0); }
 `;
