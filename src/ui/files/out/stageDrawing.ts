@@ -10,6 +10,7 @@ import {
 	thingStroke
 } from '../../plan/stage/stageScene';
 import { fit, rulerStep, toPx } from '../../plan/stage/stageView';
+import { zoneOf } from '../../plan/stage/zone';
 import type { Flat } from '$core/anatomy/outline';
 import type { Shape } from '$files/out/printed';
 import { svgFile } from '$files/out/svg';
@@ -88,7 +89,9 @@ function stageShapes({ scene, take }: Drawable, units: Units): Shape[] {
 		const [a, b] = thingStroke(view, pose, thing);
 		return [line([a, b], SOFT, 3), beside(thing.label, a.x, 6, a.y, SOFT, 13)];
 	});
-	const focus = take ? [line(focusLine(view, take, sliceThrough(shot)), FOCUS, 1.5)] : [];
+	const focus = take
+		? [line(focusLine(view, zoneOf(take), sliceThrough(shot, view.side)), FOCUS, 1.5)]
+		: [];
 	const rows =
 		scene.rows.length > 1
 			? scene.rows.map(({ members }, i) => {

@@ -79,7 +79,7 @@
 		{#if tile.state !== null && tile.ratio !== null}
 			<!-- how much of the blur that is allowed: full is the limit -->
 			<span class="bar is-{tile.state}" title={allowedWords(tile.ratio)} aria-hidden="true"
-				><span style:width="{Math.min(100, 100 * tile.ratio)}%"></span></span
+				><span style:transform="scaleX({Math.min(1, tile.ratio)})"></span></span
 			>
 		{/if}
 		<span class="line small">
@@ -134,9 +134,11 @@
 		margin: 0.1rem 0.3rem;
 		background: color-mix(in srgb, currentColor 22%, transparent);
 	}
+	/* shortened, not laid out anew: that would be all tiles at every move */
 	.bar span {
 		display: block;
 		height: 100%;
+		transform-origin: left;
 		background: currentColor;
 	}
 	.small {

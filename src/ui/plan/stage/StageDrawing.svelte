@@ -2,7 +2,7 @@
 	import { onDestroy, untrack } from 'svelte';
 	import type { Flat } from '$core/anatomy/outline';
 	import { NUDGES, smallLength } from '$words/numbers';
-	import { reusing } from '../../picture/reuse';
+	import { keeping, reusing } from '../../picture/reuse';
 	import { settings } from '../../shared/settings.svelte';
 	import CardPlace from '../cards/CardPlace.svelte';
 	import SelectionCard from '../cards/SelectionCard.svelte';
@@ -29,6 +29,7 @@
 		turnHandleOf
 	} from './stageScene';
 	import { fit, toPx, toWorld, zoomAt, type StageView } from './stageView';
+	import { zoneOf } from './zone';
 
 	/** The place from above or from the side, with everything in it movable by hand. */
 	interface Props {
@@ -67,9 +68,11 @@
 	});
 	const view = $derived<StageView>(ownView ? { ...ownView, ...pane } : fitted);
 
-	const through = $derived(sliceThrough(shot));
+	// mostly the same while somebody is moved whom the focus is not on
+	const through = $derived.by(keeping(() => sliceThrough(shot, view.side)));
+	const zone = $derived.by(keeping(() => take && zoneOf(take)));
 	const heads = $derived.by(reusing(() => headMarks(view, scene, take)));
-	const line = $derived(take ? focusLine(view, take, through) : []);
+	const line = $derived(zone ? focusLine(view, zone, through) : []);
 	const handle = $derived(planeHandle(view, line));
 	const objects = $derived(stageObjects(view, scene, heads, handle));
 	const wedge = $derived(frameWedge(view, scene.pose));
@@ -152,7 +155,7 @@
 	{/if}
 	<div class="field" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
 		{#if !showsFloor}
-			<Zone {view} {take} {through} />
+			<Zone {view} {zone} {through} />
 		{/if}
 		<!-- an application: arrow keys go from object to object, as the hint says -->
 		<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->

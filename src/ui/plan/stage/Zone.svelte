@@ -1,19 +1,17 @@
 <script lang="ts">
-	import type { Take } from '$core/study/candidate';
 	import type { Vec3 } from '$core/geometry/vector';
-
 	import { settings } from '../../shared/settings.svelte';
 	import type { StageView } from './stageView';
-	import { paintZone } from './zone';
+	import { paintZone, type Zone } from './zone';
 
 	/** The sharp zone under the stage's drawing, fading out as the real ratio does. */
 	interface Props {
 		view: StageView;
-		take: Take | null;
+		zone: Zone | null;
 		through: Vec3;
 	}
 
-	let { view, take, through }: Props = $props();
+	let { view, zone, through }: Props = $props();
 
 	let canvas = $state<HTMLCanvasElement>();
 	/** Asked for once a look, since asking makes the browser work out every style. */
@@ -23,7 +21,7 @@
 	});
 
 	$effect(() => {
-		if (canvas) paintZone(canvas, view, take, through, rgb);
+		if (canvas) paintZone(canvas, view, zone, through, rgb);
 	});
 </script>
 

@@ -16,6 +16,7 @@ import { faceRatios } from '$core/study/take';
 import { stateOf } from '$core/sharpness/state';
 import { CAMERA, PLANE, type ObjectRef } from '../plan.svelte';
 import { drawn, toPx, type StageView } from './stageView';
+import type { Zone } from './zone';
 
 /** What the stage draws, in px, worked out from the scene and the view. */
 
@@ -39,11 +40,13 @@ export interface StageObject {
 /** Half the least size of a head on the stage, px: still a head when the whole place is shown. */
 const LEAST_HEAD_PX = 5.5;
 
-/** The slice of the world that is drawn: at the height of the eyes, or through the middle of the people. */
-export function sliceThrough(shot: Shot): Vec3 {
+/** A point of the slice of the world that is shown: at the height of the eyes from above, in their middle from the side. */
+export function sliceThrough(shot: Shot, side: StageView['side']): Vec3 {
 	const counted =
 		shot.people.length > 0 ? shot.people.map((p) => p.eyeMidpoint) : [shot.camera.position];
-	return meanPoint(counted);
+	const { x, y } = meanPoint(counted);
+	// nothing else of it matters, and what stays the same is not drawn anew
+	return side === 'above' ? { x: 0, y, z: 0 } : { x, y: 0, z: 0 };
 }
 
 /** Things up to this many times as far as the people are fitted into the pane; the rest by zooming out. */
@@ -135,11 +138,10 @@ const FAN_DEG = 70;
 const FAN_STEPS = 56;
 
 /** The surface of focus where it crosses the slice, px. */
-export function focusLine(view: StageView, take: Take, through: Vec3): Flat[] {
-	const { scene, candidate } = take;
-	const { pose, shot } = scene;
-	const pan = radians(shot.camera.panDeg);
-	const tilt = radians(shot.camera.tiltDeg);
+export function focusLine(view: StageView, { pose, focus }: Zone, through: Vec3): Flat[] {
+	const { x, y, z } = pose.axis;
+	const pan = Math.atan2(x, z);
+	const tilt = Math.asin(y);
 	const fan = Array.from(
 		{ length: FAN_STEPS + 1 },
 		(_, i) => radians(FAN_DEG) * (i / (FAN_STEPS / 2) - 1)
@@ -151,7 +153,7 @@ export function focusLine(view: StageView, take: Take, through: Vec3): Flat[] {
 			? { x: Math.sin(pan + angle), y: 0, z: Math.cos(pan + angle) }
 			: { x: 0, y: Math.sin(tilt + angle), z: Math.cos(tilt + angle) }
 	);
-	return focusCurve(pose, candidate.focus, start, directions).map((p) => toPx(view, p));
+	return focusCurve(pose, focus, start, directions).map((p) => toPx(view, p));
 }
 
 /** Where the handle of the plane of focus sits: on its line, just inside the pane. */

@@ -22,6 +22,7 @@ import {
 	zoomAt,
 	type StageView
 } from './stageView';
+import { zoneOf } from './zone';
 
 const coordinate = fc.double({ min: -30, max: 30, noNaN: true });
 const point = fc.record({ x: coordinate, y: coordinate, z: coordinate });
@@ -120,8 +121,8 @@ describe('what is on the stage', () => {
 	const view = fit(PANES[0], fittedPoints(shot));
 
 	it('the line of focus goes through the eye that is focused on', () => {
-		const through = sliceThrough(shot);
-		const line = focusLine(view, take, { ...through, y: EYE_M });
+		const through = sliceThrough(shot, view.side);
+		const line = focusLine(view, zoneOf(take), { ...through, y: EYE_M });
 		const xs = line.map(({ x }) => x);
 		// a level camera and a flat field: a straight line across at the focused depth
 		expect(Math.max(...xs) - Math.min(...xs)).toBeLessThan(0.01);
@@ -139,7 +140,7 @@ describe('what is on the stage', () => {
 			})
 		);
 		const side = fit(PANES[2], fittedPoints(tilted.scene.shot));
-		const line = focusLine(side, tilted, sliceThrough(tilted.scene.shot));
+		const line = focusLine(side, zoneOf(tilted), sliceThrough(tilted.scene.shot, 'side'));
 		const [first, last] = [line[0], line.at(-1)];
 		if (!first || !last) throw new Error('no line');
 		// the higher end lies farther away: 20 degrees off the vertical

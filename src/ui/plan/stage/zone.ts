@@ -1,4 +1,5 @@
-import type { Take } from '$core/study/candidate';
+import type { Candidate, Take } from '$core/study/candidate';
+import type { Scene } from '$core/study/scene';
 import { defocusAt } from '$core/optics/blur';
 import { isInFrame, seenFrom } from '$core/geometry/camera';
 import type { Vec3 } from '$core/geometry/vector';
@@ -14,6 +15,18 @@ const STRONGEST = 0.4;
 /** Outside the picture the wash is this much weaker. */
 const OUTSIDE = 0.35;
 
+/** Where it is sharp, through which lens: all that the wash and the line of focus depend on. */
+export type Zone = Pick<Scene, 'pose' | 'toleranceMm'> &
+	Pick<Candidate, 'focus'> &
+	Pick<Take, 'fNumber'>;
+
+export const zoneOf = ({ scene, candidate, fNumber }: Take): Zone => ({
+	pose: scene.pose,
+	toleranceMm: scene.toleranceMm,
+	focus: candidate.focus,
+	fNumber
+});
+
 /**
  * Paints the slice of the world through a point.
  *
@@ -22,7 +35,7 @@ const OUTSIDE = 0.35;
 export function paintZone(
 	canvas: HTMLCanvasElement,
 	view: StageView,
-	take: Take | null,
+	zone: Zone | null,
 	through: Vec3,
 	rgb: string
 ): void {
@@ -33,14 +46,14 @@ export function paintZone(
 	const context = canvas.getContext('2d', { willReadFrequently: true });
 	if (!context || columns === 0 || rows === 0) return;
 	const image = context.createImageData(columns, rows);
-	if (take) fill(image, view, take, through, rgb);
+	if (zone) fill(image, view, zone, through, rgb);
 	context.putImageData(image, 0, 0);
 }
 
 function fill(
 	{ data, width, height }: ImageData,
 	view: StageView,
-	{ scene: { pose, toleranceMm }, candidate: { focus }, fNumber }: Take,
+	{ pose, toleranceMm, focus, fNumber }: Zone,
 	through: Vec3,
 	rgb: string
 ): void {
