@@ -49,6 +49,8 @@ const FAST_MS = 6;
 
 /** Pictures become better only after nothing new was wanted for this long, ms. */
 const REST_MS = 120;
+/** Whoever moves something orders more often than this, ms. */
+const MOVING_MS = 50;
 
 /** Samples that the card was told to draw. */
 interface Batch {
@@ -156,9 +158,19 @@ export class Engine {
 		this.#isWorking = false;
 	}
 
+	/** While something is moved, the page gets as much time as its pictures take. */
+	async #leaveTime(startedAt: number): Promise<void> {
+		const until = 2 * performance.now() - startedAt;
+		const isMoving = () => performance.now() < this.#orderedAt + MOVING_MS;
+		while (this.#orderedAt > startedAt && isMoving() && performance.now() < until) {
+			await new Promise((done) => setTimeout(done, MOVING_MS / 4));
+		}
+	}
+
 	/** A slice of work; what goes wrong with a view is told, and does not stop the others. */
 	async #work(work: Work): Promise<void> {
 		this.#current = work;
+		const startedAt = performance.now();
 		try {
 			await this.#slice(work);
 		} catch (error) {
@@ -167,6 +179,7 @@ export class Engine {
 		}
 		this.#current = null;
 		if (!this.#works.includes(work)) work.picture?.dispose();
+		await this.#leaveTime(startedAt);
 	}
 
 	/** Views without a picture first, in their order; then the one that has come least far. */
