@@ -6,8 +6,8 @@ import { withLab } from './labBrowser.mjs';
 
 const SIZE = { widthPx: 960, heightPx: 640 };
 const TILE = { widthPx: 104, heightPx: 50 };
-/** Blur that asks for all samples that a picture settles with. */
-const WIDE_OPEN = 2 ** 0.5;
+/** f/1.2: blur that asks for all the samples that a picture settles with. */
+const WIDE_OPEN = 2 ** (1 / 3);
 const FIRST_MS = 150;
 const SETTLED_MS = 1500;
 
@@ -30,9 +30,9 @@ function group(count, fNumberExact = 2.8) {
 			sensor: { widthMm: 36, heightMm: 24, pixelsAcross: 6000, pixelsDown: 4000 }
 		},
 		lens: {
-			name: '50 mm f/1.4',
+			name: '50 mm f/1.2',
 			focalMm: [50, 50],
-			widestFNumber: [1.4, 1.4],
+			widestFNumber: [1.2, 1.2],
 			smallestFNumber: 16,
 			closestFocusM: 0.45
 		},
@@ -75,8 +75,7 @@ await withLab('tests/support/harness.ts', 'harness', async (call) => {
 		const [cold, warm] = await call('times', [shot, again(shot)], SIZE);
 		const naive = await call('anewForEachSample', shot, { ...SIZE, samples: 8 });
 		const blurred = group(count, WIDE_OPEN);
-		await call('times', [blurred], SIZE);
-		const [wide] = await call('times', [again(blurred)], SIZE);
+		const [, wide] = await call('times', [blurred, again(blurred)], SIZE);
 		const perSample = wide.settledMs / wide.samples;
 		console.log(
 			`\n${count} ${count === 1 ? 'figure' : 'figures'}, ${SIZE.widthPx} × ${SIZE.heightPx}`
@@ -88,7 +87,7 @@ await withLab('tests/support/harness.ts', 'harness', async (call) => {
 			`  settled, ${warm.samples} samples  ${ratio(warm.settledMs, SETTLED_MS)}; the very first ${Math.round(cold.settledMs)} ms`
 		);
 		console.log(
-			`  settled, ${wide.samples} samples  ${ratio(wide.settledMs, SETTLED_MS)}, at f/1.4; ${(1000 / perSample).toFixed(1)} a second`
+			`  settled, ${wide.samples} samples  ${ratio(wide.settledMs, SETTLED_MS)}, at f/1.2; ${(1000 / perSample).toFixed(1)} a second`
 		);
 		console.log(`  all anew for each    ${(naive / perSample).toFixed(1)} times as long`);
 	}

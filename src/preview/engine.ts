@@ -47,7 +47,7 @@ const LEAST_MS = 0.05;
 /** Faster than this for a sample, ms, is worth refining beyond the settled picture. */
 const FAST_MS = 6;
 
-/** Pictures become better only after nothing new was wanted for this long, ms. */
+/** While one order follows another, pictures become better only after nothing new was wanted for this long, ms. */
 const REST_MS = 120;
 /** Whoever moves something orders more often than this, ms. */
 const MOVING_MS = 50;
@@ -85,7 +85,9 @@ export class Engine {
 	#works: Work[] = [];
 	/** The one a slice is at work on. */
 	#current: Work | null = null;
-	#orderedAt = 0;
+	#orderedAt = -Infinity;
+	/** The last order followed soon on the one before: something is moved. */
+	#isFollowing = false;
 	#isPaused = false;
 	/** The graphics context is gone, for now. */
 	#isLost = false;
@@ -113,7 +115,9 @@ export class Engine {
 
 	/** Takes a new order. */
 	order({ scenes, views, revision }: Order): void {
-		this.#orderedAt = performance.now();
+		const now = performance.now();
+		this.#isFollowing = now < this.#orderedAt + REST_MS;
+		this.#orderedAt = now;
 		const texts = scenes.map((scene) => JSON.stringify(scene));
 		const before = new Map(this.#works.map((work) => [work.key, work]));
 		this.#works = views.map((view) => {
@@ -151,14 +155,14 @@ export class Engine {
 		if (this.#isWorking) return;
 		this.#isWorking = true;
 		for (let work = this.#next(); work; work = this.#next()) {
-			const restMs = this.#orderedAt + REST_MS - performance.now();
+			const restMs = this.#isFollowing ? this.#orderedAt + REST_MS - performance.now() : 0;
 			if (work.delivered > 0 && restMs > 0) await new Promise((done) => setTimeout(done, restMs));
 			else await this.#work(work);
 		}
 		this.#isWorking = false;
 	}
 
-	/** While something is moved, the page gets as much time as its pictures take. */
+	/** While something is moved, so that first pictures are overtaken, the page gets as much time as they take. */
 	async #leaveTime(startedAt: number): Promise<void> {
 		const until = 2 * performance.now() - startedAt;
 		const isMoving = () => performance.now() < this.#orderedAt + MOVING_MS;
@@ -170,6 +174,7 @@ export class Engine {
 	/** A slice of work; what goes wrong with a view is told, and does not stop the others. */
 	async #work(work: Work): Promise<void> {
 		this.#current = work;
+		const isFirst = work.delivered === 0;
 		const startedAt = performance.now();
 		try {
 			await this.#slice(work);
@@ -179,7 +184,7 @@ export class Engine {
 		}
 		this.#current = null;
 		if (!this.#works.includes(work)) work.picture?.dispose();
-		await this.#leaveTime(startedAt);
+		if (isFirst) await this.#leaveTime(startedAt);
 	}
 
 	/** Views without a picture first, in their order; then the one that has come least far. */
