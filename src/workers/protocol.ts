@@ -34,7 +34,7 @@ export interface Service {
 		name: string,
 		question: unknown,
 		ticket: number,
-		tell: (partial: unknown) => void
+		tell: (partial: unknown) => void | Promise<void>
 	): Promise<unknown>;
 	/** Nobody waits for this one any more. */
 	cancel(ticket: number): void;
@@ -49,7 +49,7 @@ const SLICE_MS = 16;
 export function serve<S extends Record<string, QA>>(answers: Answers<S>, at?: Endpoint): void {
 	const open = new Set<number>();
 	const service: Service = {
-		async ask(name, question, ticket, tell) {
+		async ask(name, question, ticket, tellPage) {
 			const answer = answers[name as keyof S];
 			if (!answer) throw new Error(`this worker does not know “${name}”`);
 			open.add(ticket);
@@ -60,8 +60,15 @@ export function serve<S extends Record<string, QA>>(answers: Answers<S>, at?: En
 				if (!open.has(ticket)) throw new Error(TAKEN_BACK);
 				rested = performance.now();
 			};
+			let heard: void | Promise<void> = undefined;
+			const tell = (partial: unknown) => {
+				heard = tellPage(partial);
+			};
 			try {
-				return await answer(question, { tell, breathe });
+				const found = await answer(question, { tell, breathe });
+				// what is told goes another way and may come later: progress after the end would look like work
+				await heard;
+				return found;
 			} finally {
 				open.delete(ticket);
 			}
