@@ -8,6 +8,7 @@
 	import { holdState } from '$core/study/take';
 	import { whenIdle } from '../asking/whenIdle';
 	import TakenLine from '../shared/TakenLine.svelte';
+	import { watchSight } from '../shared/sight';
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';
 	import { clock, durationWords, STATUS_WORDS, verdictWords } from '$words/day';
@@ -40,20 +41,23 @@
 		solution?.study.shot === shot ? verdictWords(solution, settings.units) : null
 	);
 
+	/** What is within this of what is seen is near, px. */
+	const NEAR_PX = 300;
+
 	// made and worked out when it comes near what is seen and the page has a moment
 	$effect(() => {
 		if (!row || isNear) return;
 		let callOff = () => {};
-		const observer = new IntersectionObserver(
-			([entry]) => {
+		const stop = watchSight(
+			row,
+			(isIt) => {
 				callOff();
-				callOff = entry?.isIntersecting ? whenIdle(() => (isNear = true)) : () => {};
+				callOff = isIt ? whenIdle(() => (isNear = true)) : () => {};
 			},
-			{ rootMargin: '300px' }
+			NEAR_PX
 		);
-		observer.observe(row);
 		return () => {
-			observer.disconnect();
+			stop();
 			callOff();
 		};
 	});

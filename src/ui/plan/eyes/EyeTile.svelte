@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Picture from '../../picture/Picture.svelte';
 	import { keeping } from '../../picture/reuse';
+	import { watchSight } from '../../shared/sight';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { devicePx } from '../../picture/size';
 	import { wishOf, type Drawable } from '../pictures';
@@ -30,14 +31,7 @@
 	const stateWords = $derived(tile.state === null ? 'nothing asked' : STATE_WORDS[tile.state]);
 
 	/** Only what is in sight is drawn. */
-	$effect(() => {
-		if (!box) return;
-		const observer = new IntersectionObserver(([entry]) => {
-			isInSight = entry?.isIntersecting ?? false;
-		});
-		observer.observe(box);
-		return () => observer.disconnect();
-	});
+	$effect(() => box && watchSight(box, (isIt) => (isInSight = isIt)));
 
 	function press(event: KeyboardEvent) {
 		if (event.key !== 'Enter') return;

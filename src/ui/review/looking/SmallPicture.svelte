@@ -1,5 +1,9 @@
 <script lang="ts">
+	import { watchSight } from '../../shared/sight';
 	import { smallPicture } from '../home/pictures';
+
+	/** What is within this of what is seen is made, px. */
+	const NEAR_PX = 200;
 
 	/** A small picture of a file, made when it comes into sight; nothing where the file was not chosen again. */
 	let { file }: { file: File | null } = $props();
@@ -10,20 +14,20 @@
 		if (!file || !place) return;
 		const wanted = file;
 		let isOver = false;
-		const sight = new IntersectionObserver(
-			(entries) => {
-				if (!entries.some(({ isIntersecting }) => isIntersecting)) return;
-				sight.disconnect();
+		const stop = watchSight(
+			place,
+			(isIt) => {
+				if (!isIt) return;
+				stop();
 				void smallPicture(wanted).then((made) => {
 					if (!isOver) address = made;
 				});
 			},
-			{ rootMargin: '200px' }
+			NEAR_PX
 		);
-		sight.observe(place);
 		return () => {
 			isOver = true;
-			sight.disconnect();
+			stop();
 		};
 	});
 </script>
