@@ -65,7 +65,7 @@ export function coveredShare(
 			const pillars = bodyPillars(person, pose.position);
 			const { nearM, farM, topM } = reachOf(person.eyeMidpoint, pose.position);
 			const hides = (to: Vec3, risePerM: number) =>
-				// over their head is sooner told than past all of their body
+				// over their head is sooner told than past all of their body; straight up it cannot be told so
 				!(Math.min(nearM * risePerM, farM * risePerM) > topM) &&
 				(entersEllipsoid(pose.position, to, skull) !== null ||
 					pillars.some((one) => entersPillar(pose.position, to, one) !== null));
