@@ -11,7 +11,7 @@ import { solve as solveBy } from '$core/study/plan';
 import { defocusMm } from '$core/optics/blur';
 import { focusAt, vergenceError } from '$core/optics/focus';
 import { study, takeOf } from './support/solved';
-import { standsForS } from '$core/study/light';
+import { effectiveExposureS } from '$core/study/light';
 import { naiveSharpShare } from './support/naiveOdds';
 import { LENSES } from '$data/kit';
 import { shotOf } from './support/shots';
@@ -57,7 +57,7 @@ describe('every rung with 1000 frames of 30 people: odds, shutter, pick (budget:
 	bench('as it is', () => void studyBy(byOdds, chanceOf(ASSUMED)).pick);
 	bench('the whole plan, ladder and all', () => void solveBy(byOdds, chanceOf(ASSUMED)));
 	bench('every frame of every rung on its own', () => {
-		for (const rung of study(byOdds).rungs) naiveSharpShare(rung, standsForS(rung), 1000);
+		for (const rung of study(byOdds).rungs) naiveSharpShare(rung, effectiveExposureS(rung), 1000);
 	});
 });
 

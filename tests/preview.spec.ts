@@ -58,7 +58,7 @@ function expected(one: Case, fNumber: number) {
 	const pose = cameraPose(reading.shot.camera, BODIES.fullFrame24.sensor);
 	const [x, y, z] = placeOf(one);
 	const seen = seenFrom(pose, { x, y, z });
-	const focus = focusAt({ focalMm: FOCAL_MM, fieldBend: one.fieldBend ?? 0 }, one.planeM);
+	const focus = focusAt({ focalMm: FOCAL_MM, fieldCurvature: one.fieldBend ?? 0 }, one.planeM);
 	const error = vergenceError(focus, seen.depthM, seen.cosOffAxis);
 	const at = framePoint(pose, seen, focus.imageDistanceMm);
 	return {
@@ -145,7 +145,7 @@ test.describe('solid things, drawn from many points of the pupil', () => {
 			const drawing = { ...where, planeM: one.planeM, fNumber, samples: 256 };
 			const spot = await lab.call('spot', ...withAndWithout(one, board), drawing);
 			// a disc spreads by a quarter of its diameter each way, a square by its side over root 12
-			const focus = focusAt({ focalMm: FOCAL_MM, fieldBend: 0 }, one.planeM);
+			const focus = focusAt({ focalMm: FOCAL_MM, fieldCurvature: 0 }, one.planeM);
 			const sidePx = ((0.03 * focus.imageDistanceMm) / one.depthM) * PX_PER_MM;
 			const spread = Math.hypot(discPx / 4, sidePx / Math.sqrt(12));
 			expect(spot.spreadX / spread).toBeCloseTo(1, 1.5);
@@ -198,7 +198,7 @@ test.describe('eyes stand where the core projects them', () => {
 			const upright = pose.heightMm > pose.widthMm;
 			const [widthPx, heightPx] = upright ? [600, 900] : [900, 600];
 			const planeM = sightings[0]?.nearEye?.seen.depthM ?? NaN;
-			const focus = focusAt({ focalMm: 85, fieldBend: reading.shot.lens.fieldBend }, planeM);
+			const focus = focusAt({ focalMm: 85, fieldCurvature: reading.shot.lens.fieldBend }, planeM);
 			const [who] = reading.shot.people;
 			if (!who) throw new Error('nobody');
 			const places = (['left-eye', 'right-eye'] as const).map((landmark) => {

@@ -39,7 +39,7 @@ test('who is hidden in the picture is who the core says is hidden', async ({ lab
 		if (!reading.ok) throw new Error(reading.message);
 		const { pose, sightings } = lookAt(reading.shot);
 		const eyes = sightings.find(({ person }) => person.id === 'behind')?.eyes ?? [];
-		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldBend: 0 }, 4);
+		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldCurvature: 0 }, 4);
 		const places = eyes.map(({ seen }) => {
 			const at = framePoint(pose, seen, imageDistanceMm);
 			return { x: at.x * PX.widthPx, y: at.y * PX.heightPx, reachPx: 1 };
@@ -98,7 +98,7 @@ test('as much of a sign is covered in the picture as the core says', async ({ la
 		const reading = readShot(whole);
 		if (!reading.ok) throw new Error(reading.message);
 		const { pose, things } = lookAt(reading.shot);
-		const { imageDistanceMm } = focusAt({ focalMm: 50, fieldBend: 0 }, 6);
+		const { imageDistanceMm } = focusAt({ focalMm: 50, fieldCurvature: 0 }, 6);
 		const places = Array.from({ length: 16 * 10 }, (_, i) => {
 			const x = -0.8 + (1.6 * ((i % 16) + 0.5)) / 16;
 			const y = 0.7 + (Math.floor(i / 16) + 0.5) / 10;
@@ -145,7 +145,7 @@ test.describe('the pattern of a thing is as fine as its detail', () => {
 			things: [thing('t', [0, 1.6, 3], { detailMm: 20, widthM: 3, heightM: 2 })]
 		});
 		const row = await lab.call('middleRow', input, { ...PX, ...BELT, planeM: 3, fNumber: 16 });
-		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldBend: 0 }, 3);
+		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldCurvature: 0 }, 3);
 		const barPx = ((0.02 * imageDistanceMm) / 3) * PX_PER_MM;
 		const found = runs(row);
 		expect(found.length).toBeGreaterThan(30);
@@ -162,7 +162,7 @@ test.describe('the pattern of a thing is as fine as its detail', () => {
 			]
 		});
 		const row = await lab.call('middleRow', input, { ...PX, ...BELT, planeM: 3, fNumber: 16 });
-		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldBend: 0 }, 3);
+		const { imageDistanceMm } = focusAt({ focalMm: 85, fieldCurvature: 0 }, 3);
 		const jointPx = ((0.02 * imageDistanceMm) / 3) * PX_PER_MM;
 		const [short, long] = [Math.min(...runs(row)), Math.max(...runs(row))];
 		expect(Math.abs(short - jointPx)).toBeLessThan(0.7);

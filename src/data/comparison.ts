@@ -10,7 +10,7 @@ import type { KitContents } from './kitContents';
 /** What a file would bring: what of it is new here, the same, or different. */
 
 /** What is done with something of the file. */
-export type Decision = 'take' | 'both' | 'replace' | 'skip';
+export type ImportDecision = 'take' | 'both' | 'replace' | 'skip';
 
 /** A day without its shots. */
 type SaidOfDay = Pick<JobFile, 'title' | 'date' | 'place' | 'notes' | 'timeZone' | 'people'>;
@@ -31,7 +31,7 @@ export interface Item {
 	/** What differs, in words; empty for what is new. */
 	readonly differs: string;
 	/** The first is what is done unless another is chosen. */
-	readonly ways: readonly Decision[];
+	readonly ways: readonly ImportDecision[];
 	readonly subject: Subject;
 }
 
@@ -45,18 +45,18 @@ export interface JobComparison {
 	readonly same: number;
 }
 
-const NEW: readonly Decision[] = ['take', 'skip'];
-const DIFFERENT: readonly Decision[] = ['both', 'replace', 'skip'];
+const NEW: readonly ImportDecision[] = ['take', 'skip'];
+const DIFFERENT: readonly ImportDecision[] = ['both', 'replace', 'skip'];
 
 /** Is called often with how much is done, 0 to 1: a moment to say so, or to stop by throwing. */
-export type Rest = (share: number) => Promise<void>;
+export type ComparingRest = (share: number) => Promise<void>;
 
 /** Compares the jobs of a file with what is here. The work grows as the shots of both do. */
 export async function compareJobs(
 	files: readonly JobFile[],
 	jobs: readonly Job[],
 	shots: readonly ShotRecord[],
-	rest: Rest
+	rest: ComparingRest
 ): Promise<readonly JobComparison[]> {
 	const byId = new Map(shots.map((one) => [one.id, one]));
 	const count = files.reduce((sum, file) => sum + file.shots.length, 0);

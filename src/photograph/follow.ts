@@ -1,13 +1,13 @@
 import type { PointedSpot } from '$core/format/review';
 import { bestLike } from '$core/measure/likeness';
 import { measuredSpot } from './measureFrame';
-import type { Place, Pyramid } from './faces/pyramid';
+import type { PixelPlace, Pyramid } from './faces/pyramid';
 import { patchAt } from './patch';
 
 /** Something that was pointed at in one picture, looked for in another of the same set, and measured like an eye. */
 
 /** What was pointed at, in the picture in which it was. */
-export interface Pointing extends Place {
+export interface PointedAt extends PixelPlace {
 	readonly id: string;
 	/** Whose eye it is, of the plan; a thing has nobody. */
 	readonly personId?: string | undefined;
@@ -38,9 +38,13 @@ const LEAST_LIKENESS = 0.55;
 const MOST_PX = 256;
 
 /** Null where nothing is like it. */
-export function followed(from: Pyramid, pointing: Pointing, into: Pyramid): PointedSpot | null {
+export function findPointedAt(
+	from: Pyramid,
+	pointing: PointedAt,
+	into: Pyramid
+): PointedSpot | null {
 	const { id, personId, reachPx } = pointing;
-	let at: Place = pointing;
+	let at: PixelPlace = pointing;
 	let likeness = 1;
 	let openLikeness: number | undefined;
 	if (from !== into) {
@@ -68,12 +72,12 @@ export function followed(from: Pyramid, pointing: Pointing, into: Pyramid): Poin
 /** Where in a picture it is most like a place of another; null where the two are not of one set: of two sizes. */
 function looked(
 	from: Pyramid,
-	place: Place,
+	place: PixelPlace,
 	into: Pyramid,
-	around: Place,
+	around: PixelPlace,
 	reachPx: number,
 	look: Look
-): (Place & { readonly likeness: number }) | null {
+): (PixelPlace & { readonly likeness: number }) | null {
 	const template = patchAt(from, place, reachPx, look.templatePx);
 	const within = patchAt(into, around, look.around * reachPx, look.around * look.templatePx);
 	if (within.scale !== template.scale) return null;

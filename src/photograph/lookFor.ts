@@ -1,6 +1,6 @@
 import type { FoundFace } from '$core/photograph/fitHead';
 import type { PhotographFacts, PictureSize } from '$core/photograph/lensOf';
-import { findFaces, type Helper, type Pauses } from './faces/findFaces';
+import { findFaces, type Helper, type SearchPauses } from './faces/findFaces';
 import { faceOf, faceWidthPx } from './faces/landmarks';
 import type { FaceModels } from './faces/models';
 import { Pyramid } from './faces/pyramid';
@@ -35,7 +35,7 @@ const QUALITY = 0.85;
 export async function lookFor(
 	models: FaceModels,
 	{ bitmap, facts }: OpenPicture,
-	pauses: Pauses,
+	pauses: SearchPauses,
 	helper: Helper | null = null
 ): Promise<SeenPhotograph> {
 	const pyramid = new Pyramid(bitmap);

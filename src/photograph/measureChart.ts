@@ -1,17 +1,17 @@
-import { RING_SHAPE, type ChartKind, type Paper, type Spot } from '$core/bench/chart';
+import { RING_SHAPE, type ChartKind, type ChartPaper, type ChartSpot } from '$core/bench/chart';
 import {
 	piecesOf,
 	type ChartFrameProblem,
 	type MeasuredChart,
 	type MeasuredEdge,
-	type Piece
+	type ChartPiece
 } from '$core/bench/measuredChart';
 import { seenChart } from '$core/bench/seenChart';
 import type { Region } from '$core/measure/region';
 import { ringsIn } from '$core/measure/rings';
 import { slantedEdge, type EdgeProblem, type EdgeResponse } from '$core/measure/slantedEdge';
 import { mean } from '$core/numeric/mean';
-import { lightOf } from './patch';
+import { linearLight } from './patch';
 import type { OpenPicture } from './read/openPicture';
 import { localMsOf } from './read/takenAt';
 
@@ -28,7 +28,7 @@ export function measureChart(
 	{ bitmap, facts }: OpenPicture,
 	name: string,
 	wanted: ChartKind,
-	paper: Paper
+	paper: ChartPaper
 ): ChartMeasuring {
 	try {
 		const { width: widthPx, height: heightPx } = bitmap;
@@ -46,7 +46,7 @@ export function measureChart(
 			edges.map((edge) => {
 				const pieces = piecesOf(seen, edge).map((piece) => regionOf(bitmap, piece));
 				const { x, y } = edge;
-				return { spot: spot as Spot, x, y, pieces };
+				return { spot: spot as ChartSpot, x, y, pieces };
 			})
 		);
 		const brightness: number[] = [];
@@ -105,12 +105,15 @@ function together(pieces: readonly (Region | null)[]): {
 }
 
 /** A piece of a picture in linear light; null where it is not wholly in the picture. */
-function regionOf(bitmap: ImageBitmap, { left, top, widthPx, heightPx }: Piece): Region | null {
+function regionOf(
+	bitmap: ImageBitmap,
+	{ left, top, widthPx, heightPx }: ChartPiece
+): Region | null {
 	const isInside =
 		left >= 0 && top >= 0 && left + widthPx <= bitmap.width && top + heightPx <= bitmap.height;
 	if (!isInside || widthPx < 1 || heightPx < 1) return null;
 	const { data } = drawn(widthPx, heightPx, (context) => context.drawImage(bitmap, -left, -top));
-	return { widthPx, heightPx, light: lightOf(data) };
+	return { widthPx, heightPx, light: linearLight(data) };
 }
 
 /** The whole picture so many times smaller. */
@@ -122,7 +125,7 @@ function smallOf(bitmap: ImageBitmap, times: number): Region {
 		context.imageSmoothingQuality = 'high';
 		context.drawImage(bitmap, 0, 0, widthPx, heightPx);
 	});
-	return { widthPx, heightPx, light: lightOf(data) };
+	return { widthPx, heightPx, light: linearLight(data) };
 }
 
 function drawn(

@@ -3,10 +3,10 @@ import { edgeSpread } from '$core/measure/edgeSpread';
 import { spectrumOf } from '$core/measure/spectrum';
 import { REACH_OVER_EYES } from '$core/review/pointed';
 import type { Patch } from '$core/measure/patch';
-import type { Pauses } from './faces/findFaces';
+import type { SearchPauses } from './faces/findFaces';
 import { faceOf, faceWidthPx } from './faces/landmarks';
 import type { FacePoints } from './faces/mesh';
-import { Pyramid, type Place } from './faces/pyramid';
+import { Pyramid, type PixelPlace } from './faces/pyramid';
 import { clippedShare, patchAt } from './patch';
 import type { OpenPicture } from './read/openPicture';
 import { localMsOf } from './read/takenAt';
@@ -47,7 +47,7 @@ export async function measureFrame(
 	name: string,
 	{ bitmap, facts }: OpenPicture,
 	find: (pyramid: Pyramid) => Promise<readonly FacePoints[]>,
-	{ breathe }: Pauses
+	{ breathe }: SearchPauses
 ): Promise<MeasuredFaces> {
 	const pyramid = new Pyramid(bitmap);
 	try {
@@ -84,13 +84,13 @@ function measuredFace(
 ): MeasuredFace {
 	const { leftIris, rightIris, surface } = points;
 	const eyesPx = Math.hypot(leftIris.x - rightIris.x, leftIris.y - rightIris.y);
-	const spot = (at: Place, reach: number, mostPx: number) =>
+	const spot = (at: PixelPlace, reach: number, mostPx: number) =>
 		measuredSpot(pyramid, at, reach * eyesPx, mostPx);
 	const eye = (iris: FacePoints['leftIris']) => ({
 		...spot(iris, REACH.eye, MOST_PX.eye),
 		openness: iris.openness
 	});
-	const [forehead, brow] = [surface[FOREHEAD], surface[BROW]] as [Place, Place];
+	const [forehead, brow] = [surface[FOREHEAD], surface[BROW]] as [PixelPlace, PixelPlace];
 	const hair = { x: 2 * forehead.x - brow.x, y: 2 * forehead.y - brow.y };
 	const middle = { x: (leftIris.x + rightIris.x) / 2, y: (leftIris.y + rightIris.y) / 2 };
 	return {
@@ -100,7 +100,7 @@ function measuredFace(
 		widthPx: faceWidthPx(points),
 		left: eye(leftIris),
 		right: eye(rightIris),
-		nose: spot(surface[NOSE] as Place, REACH.nose, MOST_PX.rest),
+		nose: spot(surface[NOSE] as PixelPlace, REACH.nose, MOST_PX.rest),
 		hair: spot(hair, REACH.hair, MOST_PX.rest),
 		clipped: clippedShare(pyramid, middle, faceWidthPx(points) / 2, MOST_PX.eye)
 	};
@@ -112,7 +112,7 @@ const MOST_BEYOND = 0.25;
 /** What is measured of a place and around it; nothing where the edge of the picture cuts it. */
 export function measuredSpot(
 	pyramid: Pyramid,
-	at: Place,
+	at: PixelPlace,
 	reachPx: number,
 	mostPx: number
 ): MeasuredSpot {

@@ -1,5 +1,5 @@
 import type { Patch } from '$core/measure/patch';
-import type { Place, Pyramid } from './faces/pyramid';
+import type { PixelPlace, Pyramid } from './faces/pyramid';
 
 /** Pieces of a picture to be measured: in linear light, as the sensor had it. */
 
@@ -16,13 +16,13 @@ const [RED, GREEN, BLUE] = [0.2126, 0.7152, 0.0722];
  * @param reachPx half of its side, px of the picture
  * @param mostPx  what is larger is halved until it is not
  */
-export function patchAt(pyramid: Pyramid, at: Place, reachPx: number, mostPx: number): Patch {
+export function patchAt(pyramid: Pyramid, at: PixelPlace, reachPx: number, mostPx: number): Patch {
 	const { data, sidePx, scale } = squareAt(pyramid, at, reachPx, mostPx);
-	return { sidePx, scale, light: lightOf(data) };
+	return { sidePx, scale, light: linearLight(data) };
 }
 
 /** The light of pixels, linear; white is 1. */
-export function lightOf(data: Uint8ClampedArray): Float32Array {
+export function linearLight(data: Uint8ClampedArray): Float32Array {
 	const light = new Float32Array(data.length / 4);
 	for (let i = 0, k = 0; i < light.length; i++, k += 4) {
 		light[i] =
@@ -37,7 +37,12 @@ export function lightOf(data: Uint8ClampedArray): Float32Array {
 const WHITE = 254;
 
 /** Share of such a square that is as bright as can be, in any colour. */
-export function clippedShare(pyramid: Pyramid, at: Place, reachPx: number, mostPx: number): number {
+export function clippedShare(
+	pyramid: Pyramid,
+	at: PixelPlace,
+	reachPx: number,
+	mostPx: number
+): number {
 	const { data, sidePx } = squareAt(pyramid, at, reachPx, mostPx);
 	let clipped = 0;
 	for (let k = 0; k < data.length; k += 4) {
@@ -47,7 +52,7 @@ export function clippedShare(pyramid: Pyramid, at: Place, reachPx: number, mostP
 	return clipped / (sidePx * sidePx);
 }
 
-function squareAt(pyramid: Pyramid, at: Place, reachPx: number, mostPx: number) {
+function squareAt(pyramid: Pyramid, at: PixelPlace, reachPx: number, mostPx: number) {
 	const halvings = Math.max(0, Math.ceil(Math.log2((2 * reachPx) / mostPx)));
 	const scale = 2 ** halvings;
 	const sidePx = 2 * Math.max(4, Math.round(reachPx / scale));

@@ -1,16 +1,16 @@
-import { findFaces, findFacesAgain, type Pauses } from './faces/findFaces';
+import { findFaces, findFacesAgain, type SearchPauses } from './faces/findFaces';
 import type { FaceModels } from './faces/models';
 import type { Pyramid } from './faces/pyramid';
 import { measureFrame, type MeasuredPicture } from './measureFrame';
 import type { OpenPicture } from './read/openPicture';
 import { localMsOf } from './read/takenAt';
-import { likelyIn, sightAfter, type Sight } from './faces/sight';
+import { likelyIn, sightAfter, type FacesBefore } from './faces/sight';
 
 /** Photographs measured one after another: faces are looked for where they were a moment before. */
 
 /** What was measured of a frame, and what was seen in it for the next. */
 export interface MeasuredNext extends MeasuredPicture {
-	readonly sight: Sight;
+	readonly sight: FacesBefore;
 }
 
 /**
@@ -21,8 +21,8 @@ export async function measureNext(
 	models: FaceModels,
 	name: string,
 	picture: OpenPicture,
-	before: Sight | null,
-	pauses: Pauses
+	before: FacesBefore | null,
+	pauses: SearchPauses
 ): Promise<MeasuredNext> {
 	const { bitmap, facts } = picture;
 	const frame = { widthPx: bitmap.width, localMs: localMsOf(facts.takenAt) };

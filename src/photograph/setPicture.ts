@@ -1,7 +1,7 @@
-import { placeFrames, type PlacedSet, type Rest } from '$core/stitch/placeFrames';
+import { placeFrames, type PlacedSet, type PlacingRest } from '$core/stitch/placeFrames';
 import { layoutOf, RoughPicture } from '$core/stitch/roughPicture';
 import type { Projection } from '$core/stitch/projection';
-import { lightOf } from './patch';
+import { linearLight } from './patch';
 import { openPicture } from './read/openPicture';
 import { smaller } from './smallPicture';
 
@@ -33,14 +33,14 @@ export class SetPictures {
 	 * @param tiltDeg how far the camera was tilted up in the middle
 	 * @throws Error naming by number a file that is no picture
 	 */
-	async placed(files: readonly SetFile[], tiltDeg: number, rest: Rest): Promise<PlacedSet> {
+	async placed(files: readonly SetFile[], tiltDeg: number, rest: PlacingRest): Promise<PlacedSet> {
 		const keys = new Set(files.map(({ key }) => key));
 		this.#small = new Map([...this.#small].filter(([key]) => keys.has(key)));
 		const pictures = [];
 		for (const [i, one] of files.entries()) {
 			const { data, width, height } = await this.#pixels(one, i, COMPARED_PX);
 			const { focalPx } = shrunk(one, COMPARED_PX);
-			pictures.push({ widthPx: width, heightPx: height, focalPx, light: lightOf(data) });
+			pictures.push({ widthPx: width, heightPx: height, focalPx, light: linearLight(data) });
 			await rest(((i + 1) / files.length) * OPENING_SHARE);
 		}
 		return placeFrames(pictures, tiltDeg, (share) =>
@@ -54,7 +54,7 @@ export class SetPictures {
 		{ places }: PlacedSet,
 		projection: Projection,
 		longPx: number,
-		rest: Rest
+		rest: PlacingRest
 	): Promise<Blob | null> {
 		const frames = files.flatMap((one, i) => {
 			const place = places[i];

@@ -6,14 +6,14 @@ import type { Picture } from '../preview/render/picture';
 import type { Studio } from '../preview/render/studio';
 import {
 	previewOf,
-	type Chart,
-	type PictureSize,
+	type HungChart,
+	type PreviewSize,
 	type PreviewScene,
 	type Subject
 } from '../preview/scene';
 import { finenessOf } from './fineness';
 import { exposureGlimpses, lampPlaces, type OpenShutter } from './glimpses';
-import { noiseOf, tilesOf, windowOf, type Tile } from './sensor';
+import { noiseOf, sensorTiles, windowOf, type Tile } from './sensor';
 
 /** Exposes frames: draws what was released, as the sensor would have it. */
 
@@ -22,16 +22,16 @@ export interface LatentFrame {
 	readonly release: Release;
 	readonly settings: CameraSettings;
 	/** As held. */
-	readonly size: PictureSize;
+	readonly size: PreviewSize;
 	readonly seed: number;
 	/** Charts that hang in the place of things, by their ids. */
-	readonly charts?: Readonly<Record<string, Chart>>;
+	readonly charts?: Readonly<Record<string, HungChart>>;
 	/** How soft the lens is wide open: how far the edge of its opening misses, mm on the sensor. */
 	readonly softMm?: number;
 }
 
 /** What it does between two pieces of work. */
-export interface Pauses {
+export interface ExposurePauses {
 	/** Lets others work. @throws when nobody waits any more */
 	readonly breathe: () => Promise<void>;
 	/** Is told how much of the frame is done, 0 to 1. */
@@ -53,7 +53,7 @@ const AT_ONCE = 4;
 export async function expose(
 	studio: Studio,
 	latent: LatentFrame,
-	{ breathe, tell }: Pauses,
+	{ breathe, tell }: ExposurePauses,
 	isWanted: (tile: Tile) => boolean = () => true
 ): Promise<OffscreenCanvas> {
 	const { release, settings, size, seed } = latent;
@@ -61,7 +61,7 @@ export async function expose(
 	const context = whole.getContext('2d', { alpha: false });
 	if (!context) throw new LostGraphics('there is no memory for a picture of this size');
 	const noise = noiseOf(release.shot.body, settings.iso, size);
-	const tiles = tilesOf(size, TILE_PX).filter(isWanted);
+	const tiles = sensorTiles(size, TILE_PX).filter(isWanted);
 	for (const [i, tile] of tiles.entries()) {
 		const { picture, count } = beginTile(studio, latent, tile);
 		try {

@@ -1,15 +1,15 @@
-import { chartOf, PAPERS, type ChartKind, type Paper } from '$core/bench/chart';
+import { chartOf, CHART_PAPERS, type ChartKind, type ChartPaper } from '$core/bench/chart';
 import type { Body, Lens, Shot, ShotInput } from '$core/format/shot';
 import { readShot } from '$core/format/shotFile';
 import type { Spreads } from '$core/tables/spreads';
-import type { Chart } from '../preview/scene';
+import type { HungChart } from '../preview/scene';
 import type { RollOrder } from './roll';
 
 /** A chart on a wall before the practice camera, to try a bench at a desk. */
 
 export interface ChartShooting {
 	readonly kind: ChartKind;
-	readonly paper: Paper;
+	readonly paper: ChartPaper;
 	readonly body: Body;
 	readonly lens: Lens;
 	readonly focalMm: number;
@@ -36,10 +36,10 @@ const TURN_DEG = { sharpness: 0, scale: 45 } as const;
 /** How far from the camera a chart hangs, m. */
 export function chartDistanceM(
 	kind: ChartKind,
-	paper: Paper,
+	paper: ChartPaper,
 	{ body, lens, focalMm }: Pick<ChartShooting, 'body' | 'lens' | 'focalMm'>
 ): number {
-	const { widthMm, heightMm } = PAPERS[paper];
+	const { widthMm, heightMm } = CHART_PAPERS[paper];
 	const { sensor } = body;
 	const filled = Math.max(widthMm / sensor.widthMm, heightMm / sensor.heightMm) / FILLS;
 	const wantedM = (kind === 'scale' ? FOCAL_LENGTHS * focalMm : (filled + 1) * focalMm) / 1000;
@@ -49,7 +49,7 @@ export function chartDistanceM(
 /** The roll of a chart. @throws when body and lens do not go together */
 export function chartRoll(shooting: ChartShooting): RollOrder {
 	const { kind, paper, body, lens, focalMm, fNumber, shutterS, iso, support } = shooting;
-	const { widthMm, heightMm } = PAPERS[paper];
+	const { widthMm, heightMm } = CHART_PAPERS[paper];
 	const input: ShotInput = {
 		format: 'focalis-shot',
 		version: 1,
@@ -79,7 +79,7 @@ export function chartRoll(shooting: ChartShooting): RollOrder {
 	const reading = readShot(input);
 	if (!reading.ok) throw new Error(reading.message);
 	const shapes = chartOf(kind, paper).shapes.map((shape) => ({ ...shape, tone: 0 }));
-	const chart: Chart = { drawing: { shapes }, turnDeg: TURN_DEG[kind], tiltDeg: 0 };
+	const chart: HungChart = { drawing: { shapes }, turnDeg: TURN_DEG[kind], tiltDeg: 0 };
 	const { frames, seed, spreads, longSidePx, localMs, firstNumber, softMm } = shooting;
 	return {
 		shot: reading.shot,

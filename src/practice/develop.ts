@@ -1,4 +1,4 @@
-import { expose, LostGraphics, type Pauses } from './camera';
+import { expose, LostGraphics, type ExposurePauses } from './camera';
 import type { Studio } from '../preview/render/studio';
 import { exifOf, withExif } from './exif';
 import type { PlannedFrame, RollOrder } from './roll';
@@ -18,7 +18,7 @@ export async function develop(
 	studio: Studio,
 	order: RollOrder,
 	frame: PlannedFrame,
-	pauses: Pauses,
+	pauses: ExposurePauses,
 	isWanted?: (tile: Tile) => boolean
 ): Promise<PracticeFile> {
 	const { release, settings, size, localMs, name } = frame;

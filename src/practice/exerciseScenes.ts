@@ -4,7 +4,7 @@ import { readShot } from '$core/format/shotFile';
 import { degrees, radians } from '$core/geometry/angle';
 import { cameraPose, ownFramePoint, seenFrom } from '$core/geometry/camera';
 import { widestFNumber } from '$core/optics/fNumber';
-import type { Chart } from '../preview/scene';
+import type { HungChart } from '../preview/scene';
 
 /** Scenes to practise on with the practice camera: three blocks on a table, somebody in a room. */
 
@@ -72,7 +72,7 @@ const FACES = [
 const ASLANT_DEG = 5;
 
 /** The faces of the blocks, which are large and plain: their edges are measured however blurred they are. */
-export function blockFaces(shot: Shot): Readonly<Record<string, Chart>> {
+export function blockFaces(shot: Shot): Readonly<Record<string, HungChart>> {
 	return Object.fromEntries(
 		shot.things.map(({ id, widthM }, i) => {
 			const { corners, radius } = FACES[i % FACES.length] as (typeof FACES)[number];

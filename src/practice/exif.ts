@@ -1,12 +1,12 @@
 import * as piexif from 'piexif-ts';
 import { TagValues } from 'piexif-ts';
-import { engravedIso, engravedShutter } from '$core/light/dials';
-import { engraved } from '$core/optics/fNumber';
+import { nominalIso, nominalShutter } from '$core/light/dials';
+import { nominalFNumber } from '$core/optics/fNumber';
 import { cropFactor } from '$core/optics/crop';
 import type { Shot } from '$core/format/shot';
 import type { CameraSettings } from '$core/study/settings';
 import { PRACTICE_MAKER } from '$core/tables/practiceCamera';
-import type { PictureSize } from '../preview/scene';
+import type { PreviewSize } from '../preview/scene';
 
 /** What a camera writes beside its pixels. Tags and codes: CIPA DC-008, Exif 2.32. */
 
@@ -18,7 +18,7 @@ export interface FrameFacts {
 	/** Depth that the lens is focused on, m; infinite or negative where it is beyond infinity. */
 	readonly focusedM: number;
 	/** As held. */
-	readonly size: PictureSize;
+	readonly size: PreviewSize;
 	/** The local time of the release, ms as if it were UTC, and how far the place is ahead of UTC, minutes. */
 	readonly localMs: number;
 	readonly offsetMinutes: number;
@@ -72,7 +72,7 @@ export function exifOf({
 	const isUpright = camera.orientation === 'portrait';
 	const [across, down] = isUpright ? [size.heightPx, size.widthPx] : [size.widthPx, size.heightPx];
 	const perCm = (pixels: number, mm: number) => rational((10 * pixels) / mm, 1000);
-	const iso = Math.min(MOST_SHORT, engravedIso(settings.iso));
+	const iso = Math.min(MOST_SHORT, nominalIso(settings.iso));
 	const tag = TagValues.ExifIFD;
 	const image = TagValues.ImageIFD;
 	return endedProperly(
@@ -88,8 +88,8 @@ export function exifOf({
 				[image.YCbCrPositioning]: CENTRED
 			},
 			Exif: {
-				[tag.ExposureTime]: ofSeconds(engravedShutter(settings.shutterS)),
-				[tag.FNumber]: rational(engraved(settings.fNumber), 10),
+				[tag.ExposureTime]: ofSeconds(nominalShutter(settings.shutterS)),
+				[tag.FNumber]: rational(nominalFNumber(settings.fNumber), 10),
 				[tag.ExposureProgram]:
 					settings.flashPower !== null || isShutterSet ? MANUAL : APERTURE_PRIORITY,
 				[tag.ISOSpeedRatings]: iso,
@@ -121,8 +121,8 @@ export function exifOf({
 				[tag.LensSpecification]: [
 					rational(lens.focalMm[0], 10),
 					rational(lens.focalMm[1], 10),
-					rational(engraved(lens.widestFNumber[0]), 10),
-					rational(engraved(lens.widestFNumber[1]), 10)
+					rational(nominalFNumber(lens.widestFNumber[0]), 10),
+					rational(nominalFNumber(lens.widestFNumber[1]), 10)
 				],
 				[tag.LensModel]: ascii(lens.name)
 			}

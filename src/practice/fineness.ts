@@ -96,7 +96,7 @@ function discsBetween(subject: Subject, nearM: number, farM: number): Discs {
 	const { focus } = subject.setting;
 	if (farM <= 0) return NOTHING;
 	const ends = [discPx(subject, nearM, 1), discPx(subject, farM, 1)];
-	const isWithin = focus.fieldBend !== 0 || (focus.planeM > nearM && focus.planeM < farM);
+	const isWithin = focus.fieldCurvature !== 0 || (focus.planeM > nearM && focus.planeM < farM);
 	return { least: isWithin ? 0 : Math.min(...ends), most: Math.max(...ends) };
 }
 

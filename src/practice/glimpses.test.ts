@@ -4,7 +4,7 @@ import { focusAt } from '$core/optics/focus';
 import { airyQuantile, exposureGlimpses, lampPlaces, type OpenShutter } from './glimpses';
 
 const still: OpenShutter = {
-	setting: { focus: focusAt({ focalMm: 50, fieldBend: 0 }, 2), fNumber: 4, blades: 0 },
+	setting: { focus: focusAt({ focalMm: 50, fieldCurvature: 0 }, 2), fNumber: 4, blades: 0 },
 	pxPerMm: 100,
 	shutterS: 1 / 50,
 	roomBelowStops: null,

@@ -8,7 +8,7 @@ import { settingsOf, type CameraSettings, type OwnSettings } from '$core/study/s
 import type { Scene } from '$core/study/scene';
 import { study } from '$core/study/study';
 import type { Spreads } from '$core/tables/spreads';
-import type { Chart, PictureSize } from '../preview/scene';
+import type { HungChart, PreviewSize } from '../preview/scene';
 import { sizeOf } from './sensor';
 
 /** A roll of practice frames: one shot taken several times. */
@@ -29,7 +29,7 @@ export interface RollOrder {
 	/** Number in the name of the first file. */
 	readonly firstNumber: number;
 	/** Charts that hang in the place of things, by their ids. */
-	readonly charts?: Readonly<Record<string, Chart>>;
+	readonly charts?: Readonly<Record<string, HungChart>>;
 	/** How soft the lens is wide open: how far the edge of its opening misses, mm on the sensor. */
 	readonly softMm?: number | undefined;
 	/** Whoever holds the camera does not stand where they meant to: how far off, its spread, m. */
@@ -41,7 +41,7 @@ export interface PlannedFrame {
 	readonly name: string;
 	readonly release: Release;
 	readonly settings: CameraSettings;
-	readonly size: PictureSize;
+	readonly size: PreviewSize;
 	readonly localMs: number;
 }
 

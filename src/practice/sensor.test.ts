@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BODIES } from '$data/kit';
-import { noiseOf, sizeOf, tilesOf, windowOf } from './sensor';
+import { noiseOf, sizeOf, sensorTiles, windowOf } from './sensor';
 
 const body = { ...BODIES.fullFrame24, iso: [100, 12800] as [number, number] };
 
@@ -26,7 +26,7 @@ describe('the sensor', () => {
 
 	it('is cut into tiles that cover it once, the middle first, and their windows the sensor', () => {
 		const size = { widthPx: 6000, heightPx: 4000 };
-		const tiles = tilesOf(size, 1280);
+		const tiles = sensorTiles(size, 1280);
 		const area = tiles.reduce((sum, { widthPx, heightPx }) => sum + widthPx * heightPx, 0);
 		expect(area).toBe(6000 * 4000);
 		expect(Math.max(...tiles.map(({ widthPx }) => widthPx))).toBeLessThanOrEqual(1280);

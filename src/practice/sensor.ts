@@ -1,5 +1,5 @@
 import type { Body, Camera } from '$core/format/shot';
-import type { PictureSize, Window } from '../preview/scene';
+import type { PreviewSize, Window } from '../preview/scene';
 
 /** The sensor of the practice camera: as large as asked for, up to the body's own; its noise; its tiles. */
 
@@ -15,7 +15,7 @@ export function sizeOf(
 	{ sensor }: Pick<Body, 'sensor'>,
 	{ orientation }: Pick<Camera, 'orientation'>,
 	longSidePx: number
-): PictureSize {
+): PreviewSize {
 	const across = Math.round(Math.min(sensor.pixelsAcross, Math.max(LEAST_ACROSS_PX, longSidePx)));
 	const down = Math.round((across * sensor.heightMm) / sensor.widthMm);
 	return orientation === 'portrait'
@@ -33,7 +33,7 @@ export interface Noise {
 export function noiseOf(
 	{ sensor, iso: [lowestIso] }: Pick<Body, 'sensor' | 'iso'>,
 	iso: number,
-	{ widthPx, heightPx }: PictureSize
+	{ widthPx, heightPx }: PreviewSize
 ): Noise {
 	const together = sensor.pixelsAcross / Math.max(widthPx, heightPx);
 	return {
@@ -43,13 +43,13 @@ export function noiseOf(
 }
 
 /** A part of a picture, px from its top left. */
-export interface Tile extends PictureSize {
+export interface Tile extends PreviewSize {
 	readonly left: number;
 	readonly top: number;
 }
 
 /** Parts no larger than a side each way that make up a picture: the nearer the middle, the sooner. */
-export function tilesOf({ widthPx, heightPx }: PictureSize, mostPx: number): Tile[] {
+export function sensorTiles({ widthPx, heightPx }: PreviewSize, mostPx: number): Tile[] {
 	const cut = (length: number) => {
 		const parts = Math.ceil(length / mostPx);
 		const edges = Array.from({ length: parts + 1 }, (_, i) => Math.round((i * length) / parts));
@@ -72,7 +72,7 @@ export function tilesOf({ widthPx, heightPx }: PictureSize, mostPx: number): Til
 }
 
 /** The part of the sensor that a tile is, mm from its middle, y up. */
-export function windowOf(tile: Tile, whole: PictureSize, mmPerPx: number): Window {
+export function windowOf(tile: Tile, whole: PreviewSize, mmPerPx: number): Window {
 	return {
 		x: (tile.left + tile.widthPx / 2 - whole.widthPx / 2) * mmPerPx,
 		y: (whole.heightPx / 2 - tile.top - tile.heightPx / 2) * mmPerPx,

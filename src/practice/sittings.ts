@@ -1,4 +1,4 @@
-import type { Paper } from '$core/bench/chart';
+import type { ChartPaper } from '$core/bench/chart';
 import type { Body, Lens } from '$core/format/shot';
 import { ladderOf, widestFNumber } from '$core/optics/fNumber';
 import { imageDistanceMm } from '$core/geometry/thinLens';
@@ -22,7 +22,7 @@ const HAND_FRAMES = 6;
 interface Gear {
 	readonly body: Body;
 	readonly lens: Lens;
-	readonly paper: Paper;
+	readonly paper: ChartPaper;
 	readonly spreads: Spreads;
 	/** Another one is another lens of the same name. */
 	readonly seed: number;

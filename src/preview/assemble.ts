@@ -3,7 +3,7 @@ import { along, type Vec3 } from '$core/geometry/vector';
 import type { Figure, Ground, Placement } from './scene';
 import { isCoarse, type Detail } from './sculpt/face';
 import type { PartName } from './sculpt/parts';
-import type { Look } from './looks';
+import type { FigureLook } from './looks';
 
 /** Puts a figure together: which parts, where, and how large. */
 
@@ -40,9 +40,9 @@ export function detailsFor(figure: Figure, pxPerMAtOneM: number): Details {
 }
 
 /** The parts of a figure. */
-export function partsOf(
+export function figurePartsOf(
 	figure: Figure,
-	look: Look,
+	look: FigureLook,
 	{ body: detail, eyes }: Details,
 	ground: Ground
 ): PlacedPart[] {
@@ -62,7 +62,7 @@ export function partsOf(
 /** Heights are taken in steps, so that figures of nearly one height share a body, mm. */
 const HEIGHT_STEP_MM = 25;
 
-function bodyParts(figure: Figure, look: Look, ground: Ground, detail: Detail): PlacedPart[] {
+function bodyParts(figure: Figure, look: FigureLook, ground: Ground, detail: Detail): PlacedPart[] {
 	const { build, eyeHeightM, body } = figure;
 	const { size, pose, floorMm, stepM } = bodyShape(build, eyeHeightM);
 	const downMm = pose === 'carried' ? 0 : Math.round(floorMm / HEIGHT_STEP_MM) * HEIGHT_STEP_MM;

@@ -28,7 +28,7 @@ export const MATTERS = [
 export type Matter = (typeof MATTERS)[number];
 
 /** How an invented figure looks: always the same for the same person, and all sorts of people. */
-export interface Look {
+export interface FigureLook {
 	readonly hair: HairStyle;
 	readonly hasGlasses: boolean;
 	readonly outfit: Outfit;
@@ -127,7 +127,7 @@ const mixed = (a: Colour, b: Colour, share: number): Colour =>
 	) as unknown as Colour;
 
 /** The look of a person, from their id. */
-export function lookOf(id: string, build: Build): Look {
+export function lookOf(id: string, build: Build): FigureLook {
 	const draw = drawer(seedOf(id));
 	const isAnimal = build === 'cat' || build === 'dog';
 	const isAdult = build === 'adult';
@@ -171,6 +171,6 @@ export function lookOf(id: string, build: Build): Look {
 }
 
 /** The colours of a look, one after the other in the order of `MATTERS`, four numbers each. */
-export function paletteOf({ colours }: Pick<Look, 'colours'>): number[] {
+export function paletteOf({ colours }: Pick<FigureLook, 'colours'>): number[] {
 	return MATTERS.flatMap((matter) => [...colours[matter], 1]);
 }

@@ -7,7 +7,7 @@ import type { PreviewPlace } from './scene';
 /** Linear light. */
 export type Triple = readonly [red: number, green: number, blue: number];
 
-export interface Surroundings {
+export interface Scenery {
 	/** Of the sky: at the horizon and high up. */
 	readonly horizon: Triple;
 	readonly zenith: Triple;
@@ -28,7 +28,7 @@ export interface Surroundings {
 }
 
 /** A plain floor under a high pale sky. */
-const OPEN_AIR: Surroundings = {
+const OPEN_AIR: Scenery = {
 	horizon: [0.56, 0.545, 0.51],
 	zenith: [0.4, 0.455, 0.52],
 	floor: 'slabs',
@@ -42,7 +42,7 @@ const OPEN_AIR: Surroundings = {
 	hasSkyAbove: true
 };
 
-const PLACES: Readonly<Record<PlaceKind, Surroundings>> = {
+const PLACES: Readonly<Record<PlaceKind, Scenery>> = {
 	// half open at the left, stone all round
 	arcade: {
 		...OPEN_AIR,
@@ -101,11 +101,11 @@ const PLACES: Readonly<Record<PlaceKind, Surroundings>> = {
 	}
 };
 
-export const surroundingsOf = (place: PreviewPlace | null): Surroundings =>
+export const sceneryOf = (place: PreviewPlace | null): Scenery =>
 	place ? PLACES[place.kind] : OPEN_AIR;
 
 /** How far away the wall stands that closes the view, m; Infinity where nothing does. */
 export function wallAtM(place: PreviewPlace | null): number {
-	const { wallM } = surroundingsOf(place);
+	const { wallM } = sceneryOf(place);
 	return place && wallM !== null ? place.lastM + wallM : Infinity;
 }

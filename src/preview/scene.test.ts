@@ -4,7 +4,7 @@ import { headPoint, placeHead } from '$core/anatomy/head';
 import { lookAt } from '$core/study/scene';
 import { along } from '$core/geometry/vector';
 import { person, shotOf, thing } from '$tests/support/shots';
-import { COARSEST, partsOf } from './assemble';
+import { COARSEST, figurePartsOf } from './assemble';
 import { lookOf } from './looks';
 import { previewOf, roomShare, type Figure } from './scene';
 
@@ -51,9 +51,12 @@ describe('the scene that is drawn', () => {
 
 	it('puts everybody together from parts that reach from head to ground', () => {
 		for (const figure of scene.figures) {
-			const names = partsOf(figure, lookOf(figure.id, figure.build), COARSEST, scene.ground).map(
-				({ name }) => name
-			);
+			const names = figurePartsOf(
+				figure,
+				lookOf(figure.id, figure.build),
+				COARSEST,
+				scene.ground
+			).map(({ name }) => name);
 			expect(names.some((name) => name.includes('head'))).toBe(true);
 			expect(names.some((name) => name.includes('body'))).toBe(true);
 		}
@@ -64,7 +67,7 @@ describe('the scene that is drawn', () => {
 			const one = shotOf({ people: [person('x', [0, heightM, 3], { build })] });
 			const [figure] = previewOf(one).figures;
 			if (!figure) throw new Error('nobody');
-			const parts = partsOf(figure, lookOf('x', build), COARSEST, previewOf(one).ground);
+			const parts = figurePartsOf(figure, lookOf('x', build), COARSEST, previewOf(one).ground);
 			return parts.map(({ name }) => name).find((name) => name.startsWith('body'));
 		};
 		expect(pose(1.6, 'adult')).toContain('standing');

@@ -55,7 +55,7 @@ export interface PreviewThing {
 	readonly label: string;
 	readonly look: Thing['look'] | 'chart';
 	/** What is printed on a chart. */
-	readonly chart?: Chart;
+	readonly chart?: HungChart;
 	readonly centre: Vec3;
 	readonly widthM: number;
 	readonly heightM: number;
@@ -76,7 +76,7 @@ export interface Drawing {
 }
 
 /** How a chart hangs: parallel to the sensor, then turned, its right side away, and tilted, its top away. */
-export interface Chart {
+export interface HungChart {
 	readonly drawing: Drawing;
 	readonly turnDeg: number;
 	readonly tiltDeg: number;
@@ -122,13 +122,13 @@ export function wholeFrame({ widthMm, heightMm }: CameraPose): Window {
 	return { x: 0, y: 0, widthMm, heightMm };
 }
 
-export interface PictureSize {
+export interface PreviewSize {
 	readonly widthPx: number;
 	readonly heightPx: number;
 }
 
 /** What a picture is of. */
-export interface Subject extends PictureSize {
+export interface Subject extends PreviewSize {
 	readonly scene: PreviewScene;
 	readonly setting: LensSetting;
 	readonly window: Window;

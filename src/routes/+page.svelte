@@ -4,12 +4,12 @@
 	import { page } from '$app/state';
 	import { untrack } from 'svelte';
 	import App from '$ui/App.svelte';
-	import { PLACE_NAMES, type Place } from '$ui/shared/places';
+	import { PLACE_NAMES, type PlaceName } from '$ui/shared/places';
 
 	const asked = untrack(() => page.url.searchParams);
 
 	/** The address names the open shot, so that a reload and a bookmark come back to it. */
-	function show(place: Place, shotId: string | null) {
+	function show(place: PlaceName, shotId: string | null) {
 		const shot = shotId ? `&shot=${encodeURIComponent(shotId)}` : '';
 		replaceState(resolve(`/?at=${place}${shot}`), {});
 	}

@@ -6,7 +6,7 @@ import { ASKS_FOR_NOTHING } from '$words/reasons';
 import { asksForSomething, study } from '$core/study/study';
 import type { OddsRequest } from '$core/format/odds';
 import { oddsOf, type Odds } from '$core/odds/odds';
-import { engraved } from '$core/optics/fNumber';
+import { nominalFNumber } from '$core/optics/fNumber';
 import { chanceOf } from '$core/odds/chanceOf';
 import { ASSUMED } from '$core/tables/spreads';
 import { toldPlan } from '$words/told';
@@ -38,7 +38,7 @@ export function oddsFor({
 	return {
 		format: 'focalis-odds',
 		version: 1,
-		fNumber: engraved(taken.fNumber),
+		fNumber: nominalFNumber(taken.fNumber),
 		fNumberExact: taken.fNumber,
 		seed,
 		...oddsOf(taken, frames, seed, spreads)

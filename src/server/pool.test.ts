@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { Busy, Pool, TooLong, type Bounds, type Thread } from './pool';
+import { Busy, Pool, TooLong, type PoolLimits, type Thread } from './pool';
 import type { Answered, Asked } from './work';
 
 /** A thread that answers when it is told to. */
@@ -30,14 +30,14 @@ class SlowThread implements Thread {
 	}
 }
 
-const BOUNDS: Bounds = {
+const BOUNDS: PoolLimits = {
 	threads: 2,
 	mostWaiting: 3,
 	mostWaitingBytes: 100,
 	mostMs: { plan: 1e6, 'plan-with-advice': 1e6, batch: 1e6, odds: 1e6 }
 };
 
-function somePool(more: Partial<Bounds> = {}) {
+function somePool(more: Partial<PoolLimits> = {}) {
 	const threads: SlowThread[] = [];
 	const pool = new Pool(
 		() => {

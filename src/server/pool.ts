@@ -15,7 +15,7 @@ export interface Thread {
 	terminate(): unknown;
 }
 
-export interface Bounds {
+export interface PoolLimits {
 	/** How many work at a time. */
 	readonly threads: number;
 	/** How many may wait, and how many bytes of them. */
@@ -37,7 +37,7 @@ interface Task {
  */
 export class Pool {
 	readonly #start: () => Thread;
-	readonly #bounds: Bounds;
+	readonly #bounds: PoolLimits;
 	#idle: Thread[] = [];
 	readonly #working = new Map<Task, Thread>();
 	#waiting: Task[] = [];
@@ -45,7 +45,7 @@ export class Pool {
 	/** What each thread's next word means. */
 	readonly #heard = new WeakMap<Thread, (answered: Answered | Error) => void>();
 
-	constructor(start: () => Thread, bounds: Bounds) {
+	constructor(start: () => Thread, bounds: PoolLimits) {
 		this.#start = start;
 		this.#bounds = bounds;
 	}

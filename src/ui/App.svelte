@@ -20,7 +20,7 @@
 	import { Session } from './keeping/session.svelte';
 	import { settings } from './shared/settings.svelte';
 	import TopBar from './shell/TopBar.svelte';
-	import { isOpen, isPlace, type Place } from './shared/places';
+	import { isOpen, isPlace, type PlaceName } from './shared/places';
 	import { SCREENS } from './screens';
 	import Welcome from './welcome/Welcome.svelte';
 	import { tour } from './welcome/tour.svelte';
@@ -30,10 +30,10 @@
 		/** The shot the address asks for. */
 		shotId: string | null;
 		/** The place the address asks for. */
-		asked: Place | null;
+		asked: PlaceName | null;
 		/** The sample day is asked for: part of the title of one of its shots, or empty; null when it is not. */
 		sample: string | null;
-		onshow: (place: Place, shotId: string | null) => void;
+		onshow: (place: PlaceName, shotId: string | null) => void;
 	}
 
 	let { shotId, asked, sample, onshow }: Props = $props();
@@ -85,15 +85,15 @@
 	$effect(() => {
 		if (settings.changedAt !== null) backups.soon();
 	});
-	let place = $state<Place>(untrack(() => asked ?? settings.lastPlace));
+	let place = $state<PlaceName>(untrack(() => asked ?? settings.lastPlace));
 	// what will be shown is fetched while the store is read
 	untrack(() => {
 		if (isSampleDue || (shotId ?? settings.lastShotId)) SCREENS[place]().catch(() => undefined);
 	});
 	/** Where one is: where one went if it has what it needs, else the day; null before there is anything. */
-	const at = $derived.by((): Place | null => {
+	const at = $derived.by((): PlaceName | null => {
 		const open = { job: session.job !== null, shot: session.shot !== null };
-		const wanted: readonly Place[] = [place, 'day', 'plan'];
+		const wanted: readonly PlaceName[] = [place, 'day', 'plan'];
 		return wanted.find((one) => isOpen(one, open)) ?? null;
 	});
 	$effect(() => {
@@ -105,7 +105,7 @@
 		});
 	});
 
-	const go = (next: Place) => (place = next);
+	const go = (next: PlaceName) => (place = next);
 	$effect(() => {
 		if (filesAsked.waiting.length > 0) go('review');
 	});
@@ -133,7 +133,7 @@
 		o: () => chooser?.click(),
 		s: () => session.shot && saveShotFile(session.shot)
 	};
-	const ACTS: Readonly<Record<Exclude<Action, Place | ReviewAction>, () => void>> = {
+	const ACTS: Readonly<Record<Exclude<Action, PlaceName | ReviewAction>, () => void>> = {
 		previous: () => void stepBy(session, -1),
 		next: () => void stepBy(session, 1),
 		files: () => (areFilesOpen = true),

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { ApertureSeries } from '$core/bench/apertureSeries';
-import { apertureWords, biasWords, heldWords, softLensSentence } from './bench';
+import { apertureWords, biasWords, steadyShutterWords, softLensSentence } from './bench';
 
 const stop = (fNumber: number, mean: number) => ({
 	fNumber,
@@ -50,7 +50,9 @@ describe('what the bench found', () => {
 		expect(biasWords({ ...bias, offMm: { ...bias.offMm, low: -2 } }, 'm')).toMatch(
 			/^It focuses where/
 		);
-		expect(heldWords(85, 1 / 60, 0.81)).toBe('You hold 85 mm at 1/60 in eight frames of ten.');
+		expect(steadyShutterWords(85, 1 / 60, 0.81)).toBe(
+			'You hold 85 mm at 1/60 in eight frames of ten.'
+		);
 	});
 
 	it('is said once where the lens itself is soft', () => {

@@ -3,8 +3,8 @@ import type { Corner } from '$core/bench/chart';
 import type { FocusBias, TryProblem } from '$core/bench/focusScale';
 import type { HandsProblem } from '$core/bench/hands';
 import type { ChartFrameProblem } from '$core/bench/measuredChart';
-import type { Interval } from '$core/numeric/interval';
-import { shareOfBest, SOFT_SHARE, type Sharpness } from '$core/format/sharpness';
+import type { MeanInterval } from '$core/numeric/interval';
+import { shareOfBest, SOFT_SHARE, type MeasuredSharpness } from '$core/format/sharpness';
 import { listed } from './listed';
 import { capital, count, fineLength, fStop, type Units } from './numbers';
 import { shutterWords } from './light';
@@ -90,7 +90,7 @@ export function apertureWords(series: ApertureSeries): string {
 	return `${sentence} ${wide ? corners : capital(corners)}.${soft}`;
 }
 
-const between = ({ low, high }: Interval, units: Units): string => {
+const between = ({ low, high }: MeanInterval, units: Units): string => {
 	if (!Number.isFinite(low) || !Number.isFinite(high)) return 'six or more say how surely';
 	const side = (mm: number) => `${fineLength(mm, units)} ${mm < 0 ? 'behind' : 'in front'}`;
 	return `${side(low)} to ${side(high)} in nineteen of twenty cases`;
@@ -107,11 +107,11 @@ export function biasWords({ offMm, tries }: FocusBias, units: Units): string {
 }
 
 /** "You hold 85 mm at 1/60 in eight frames of ten." */
-export const heldWords = (focalMm: number, shutterS: number, share: number): string =>
+export const steadyShutterWords = (focalMm: number, shutterS: number, share: number): string =>
 	`You hold ${Math.round(focalMm)} mm at ${shutterWords(shutterS)} in ${count(Math.round(10 * share))} frames of ten.`;
 
 /** "At f/1.4 this lens gives 42 % of its best; at f/2.8 it is there." Empty where it is sharp, or nobody measured. */
-export function softLensSentence(sharpness: Sharpness, fNumber: number): string {
+export function softLensSentence(sharpness: MeasuredSharpness, fNumber: number): string {
 	const share = shareOfBest(sharpness, fNumber);
 	if (share === null || share >= SOFT_SHARE) return '';
 	const best = bestOf(sharpness);
@@ -124,5 +124,5 @@ export function softLensSentence(sharpness: Sharpness, fNumber: number): string 
 	return `At ${fStop(fNumber)} this lens gives ${Math.round(100 * share)} % of its best${there}.`;
 }
 
-const bestOf = ({ stops }: Sharpness): number =>
+const bestOf = ({ stops }: MeasuredSharpness): number =>
 	stops.reduce((a, b) => (b.centre > a.centre ? b : a)).fNumber;

@@ -1,6 +1,6 @@
 import type { FramingProblem } from '$core/arrange/framing';
-import type { Mark } from '$core/arrange/held';
-import type { Part } from '$core/anatomy/figure';
+import type { BodyMark } from '$core/arrange/held';
+import type { FigurePart } from '$core/anatomy/figure';
 import type { Shot } from '$core/format/shot';
 import { cropFactor } from '$core/optics/crop';
 import { smallLength, type Units } from './numbers';
@@ -13,13 +13,14 @@ export const PART_OPTIONS = [
 	{ value: 'head-and-shoulders', text: 'head and shoulders' },
 	{ value: 'waist-up', text: 'waist up' },
 	{ value: 'full-length', text: 'full length' }
-] as const satisfies readonly { readonly value: Part; readonly text: string }[];
+] as const satisfies readonly { readonly value: FigurePart; readonly text: string }[];
 
-export const partWords = (part: Part): string =>
+export const partWords = (part: FigurePart): string =>
 	PART_OPTIONS.find(({ value }) => value === part)?.text ?? part;
 
 /** "head to knees"; where the frame ends above the shoulders, "the face". */
-export const heldWords = (mark: Mark): string => (mark === 'chin' ? 'the face' : `head to ${mark}`);
+export const framedPartWords = (mark: BodyMark): string =>
+	mark === 'chin' ? 'the face' : `head to ${mark}`;
 
 /** "35 mm on this body frames like 52 mm on full frame"; empty where it is full frame. */
 export function equivalentWords({ body, camera }: Shot): string {

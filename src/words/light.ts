@@ -1,6 +1,6 @@
-import { engravedIso, engravedShutter } from '$core/light/dials';
+import { nominalIso, nominalShutter } from '$core/light/dials';
 import type { Exposure } from '$core/light/exposure';
-import type { Taken } from '$core/format/job';
+import type { TakenSettings } from '$core/format/job';
 import type { LightFlag } from '$core/format/plan';
 import type { Shot } from '$core/format/shot';
 import { fStop, toUnits, type Units } from './numbers';
@@ -11,12 +11,12 @@ import { fStop, toUnits, type Units } from './numbers';
 export function shutterWords(shutterS: number): string {
 	if (shutterS > 34)
 		return shutterS < 90 ? `${Math.round(shutterS)} s` : `${Math.round(shutterS / 60)} min`;
-	const shown = engravedShutter(shutterS);
+	const shown = nominalShutter(shutterS);
 	return shown < 0.35 ? `1/${Math.round(1 / shown)}` : `${shown} s`;
 }
 
 /** "ISO 800". */
-export const isoWords = (iso: number): string => `ISO ${engravedIso(iso)}`;
+export const isoWords = (iso: number): string => `ISO ${nominalIso(iso)}`;
 
 /** Power of a flash in third stops: "full power", "1/8", "1/8 + 1/3 stop". */
 export function powerWords(power: number): string {
@@ -58,7 +58,7 @@ export function exposureWords(exposure: Shown | null): string {
 }
 
 /** What was really used: "f/4, 1/200, ISO 800, 85 mm"; empty where nothing was noted. */
-export function takenWords({ fNumber, shutterS, iso, focalMm }: Taken): string {
+export function takenWords({ fNumber, shutterS, iso, focalMm }: TakenSettings): string {
 	return [
 		fNumber === undefined ? '' : fStop(fNumber),
 		shutterS === undefined ? '' : shutterWords(shutterS),

@@ -1,5 +1,5 @@
 import type { Kind, Passed } from '$core/day/limits';
-import { engraved } from '$core/optics/fNumber';
+import { nominalFNumber } from '$core/optics/fNumber';
 import { isoWords, shutterWords } from './light';
 import { fStop } from './numbers';
 
@@ -15,7 +15,8 @@ export const KIND_WORDS: Readonly<Record<Kind, string>> = {
 
 const PASSED: Readonly<Record<Passed['what'], (passed: Passed) => string>> = {
 	slowestS: ({ value, limit }) => `${shutterWords(value)} is slower than ${shutterWords(limit)}`,
-	fNumber: ({ value, limit }) => `${fStop(engraved(value))} instead of ${fStop(engraved(limit))}`,
+	fNumber: ({ value, limit }) =>
+		`${fStop(nominalFNumber(value))} instead of ${fStop(nominalFNumber(limit))}`,
 	highestIso: ({ value, limit }) => `${isoWords(value)} is above ${isoWords(limit)}`
 };
 

@@ -1,7 +1,7 @@
 import type { SpotRef } from '$core/format/reasons';
 import type { Shot } from '$core/format/shot';
 import { BACKGROUND_ID } from '$core/study/scene';
-import { factsOf } from '$core/tables/landmarks';
+import { landmarkFacts } from '$core/tables/landmarks';
 
 /** People, things and parts of a face as one says them. */
 
@@ -17,7 +17,7 @@ export function nameOfId(shot: Shot, id: string | null): string {
 /** "Ilinca’s left eye", "the trumpet"; empty for a place in the air. */
 export function nameOf(shot: Shot, { personId, thingId, landmark }: SpotRef): string {
 	const name = nameOfId(shot, personId ?? thingId ?? null);
-	return landmark === 'thing' ? name : `${name}’s ${factsOf(landmark).words}`;
+	return landmark === 'thing' ? name : `${name}’s ${landmarkFacts(landmark).words}`;
 }
 
 /** What a plan or an odds file points at, null where it points at nothing. */

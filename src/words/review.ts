@@ -1,9 +1,9 @@
 import type { Mark, MeasuredFrame } from '$core/format/review';
 import type { Learned } from '$core/review/learn';
-import type { Part } from '$core/review/measuredPerson';
+import type { FacePart } from '$core/review/measuredPerson';
 import type { ReviewedFace, ReviewedFrame, ReviewedSet } from '$core/review/reviewSet';
 import { blurPx } from '$core/measure/spread';
-import { engraved } from '$core/optics/fNumber';
+import { nominalFNumber } from '$core/optics/fNumber';
 import { isStranger } from '$core/review/setPeople';
 import { SPREADS } from '$core/tables/spreads';
 import { isoWords, shutterWords } from './light';
@@ -13,7 +13,7 @@ import { STATE_MARKS, STATE_WORDS } from './states';
 
 /** What came home, in words. */
 
-export const PART_WORDS: Readonly<Record<Part, string>> = {
+export const PART_WORDS: Readonly<Record<FacePart, string>> = {
 	left: 'left eye',
 	right: 'right eye',
 	nose: 'nose',
@@ -30,7 +30,7 @@ export const MARK_WORDS: Readonly<Record<Mark, string>> = {
 export function settingsWords({ facts }: MeasuredFrame): string {
 	const { fNumber, shutterS, iso, focalMm } = facts;
 	return [
-		fNumber !== undefined && fStop(engraved(fNumber)),
+		fNumber !== undefined && fStop(nominalFNumber(fNumber)),
 		shutterS !== undefined && shutterWords(shutterS),
 		iso !== undefined && isoWords(iso),
 		focalMm !== undefined && `${Number(focalMm.toFixed(1))} mm`
@@ -40,7 +40,10 @@ export function settingsWords({ facts }: MeasuredFrame): string {
 }
 
 /** "Ilinca’s right eye"; of something that was pointed at its name alone. */
-export const partOf = (person: ReviewedSet['people'][number] | undefined, part: Part): string =>
+export const partOf = (
+	person: ReviewedSet['people'][number] | undefined,
+	part: FacePart
+): string =>
 	!person || person.isThing ? (person?.name ?? '') : `${person.name}’s ${PART_WORDS[part]}`;
 
 /** "Ilinca’s right eye"; empty where nothing is known to be in focus. */

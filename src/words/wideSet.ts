@@ -1,4 +1,4 @@
-import { engraved } from '$core/optics/fNumber';
+import { nominalFNumber } from '$core/optics/fNumber';
 import {
 	LEAST_OVERLAP,
 	type SetCheck,
@@ -68,7 +68,7 @@ const SETTING_WORDS: Readonly<Record<SetSetting, string>> = {
 function settingValue(setting: SetSetting, value: number, units: Units): string {
 	switch (setting) {
 		case 'fNumber':
-			return fStop(engraved(value));
+			return fStop(nominalFNumber(value));
 		case 'shutterS':
 			return shutterWords(value);
 		case 'iso':

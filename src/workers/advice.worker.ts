@@ -3,10 +3,10 @@ import { aboutCosts, type AboutCost } from '$core/advice/comparisons';
 import { lensWays, type LensWay } from '$core/advice/lensWays';
 import { backRowNearerM, floorPlan, type FloorArea, type FloorPlan } from '$core/advice/standing';
 import { lensOnShot, onBody, type LensOnShot } from '$core/advice/lensOnShot';
-import type { Sharpness } from '$core/format/sharpness';
+import type { MeasuredSharpness } from '$core/format/sharpness';
 import type { Body, Lens, Shot } from '$core/format/shot';
 import { chanceOf } from '$core/odds/chanceOf';
-import { engraved } from '$core/optics/fNumber';
+import { nominalFNumber } from '$core/optics/fNumber';
 import { measured } from '$core/photograph/stage';
 import { study } from '$core/study/study';
 import type { Spreads } from '$core/tables/spreads';
@@ -32,7 +32,7 @@ export type AdviceQuestions = {
 			readonly body: Body;
 			readonly lenses: readonly {
 				readonly lens: Lens;
-				readonly sharpness: Sharpness | undefined;
+				readonly sharpness: MeasuredSharpness | undefined;
 			}[];
 			readonly spreads: Spreads;
 		};
@@ -81,7 +81,7 @@ serve<AdviceQuestions>({
 	backRowNearer: (asked) => ({ metres: backRowNearerM(studyOf(asked), asked.fNumberExact) }),
 	measured({ shot, spreads }) {
 		const { taken } = studyOf({ shot: measured(shot), spreads });
-		return { fNumber: taken ? engraved(taken.fNumber) : null };
+		return { fNumber: taken ? nominalFNumber(taken.fNumber) : null };
 	},
 	async floor(asked, { breathe }) {
 		const rows = floorPlan(studyOf(asked), asked.lenses, asked.area, asked.cells);

@@ -1,4 +1,4 @@
-import type { ChartKind, Paper } from '$core/bench/chart';
+import type { ChartKind, ChartPaper } from '$core/bench/chart';
 import type { ChartFrameProblem } from '$core/bench/measuredChart';
 import { measureChart, type ChartMeasuring } from '../photograph/measureChart';
 import { openPicture, type PictureProblem } from '../photograph/read/openPicture';
@@ -14,7 +14,7 @@ export type BenchQuestions = {
 			readonly file: Blob;
 			readonly name: string;
 			readonly kind: ChartKind;
-			readonly paper: Paper;
+			readonly paper: ChartPaper;
 		};
 		partial: never;
 		answer: ChartMeasuring | { readonly ok: false; readonly problem: BenchProblem };

@@ -12,8 +12,8 @@ import greekExt400 from '@fontsource/noto-sans/files/noto-sans-greek-ext-400-nor
 import greekExt700 from '@fontsource/noto-sans/files/noto-sans-greek-ext-700-normal.woff?url';
 import vietnamese400 from '@fontsource/noto-sans/files/noto-sans-vietnamese-400-normal.woff?url';
 import vietnamese700 from '@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff?url';
-import type { ChartKind, Paper as ChartPaper } from '$core/bench/chart';
-import type { Paper } from '../files/out/paper/cardsPdf';
+import type { ChartKind, ChartPaper as ChartPaper } from '$core/bench/chart';
+import type { CardPaper } from '../files/out/paper/cardsPdf';
 import type { Sheet } from '../files/out/paper/contactSheet';
 import type { LensTable } from '../files/out/lensTable';
 import type { PrintedCard } from '../files/out/printed';
@@ -40,14 +40,14 @@ const port = new WorkerPort<CardsQuestions>(
 export const cardsAsPdf = (
 	title: string,
 	cards: readonly PrintedCard[],
-	paper: Paper
+	paper: CardPaper
 ): Promise<Uint8Array> => port.ask('pdf', { title, cards, paper, fonts: FONTS });
 
-export const sheetAsPdf = (sheet: Sheet, paper: Paper): Promise<Uint8Array> =>
+export const sheetAsPdf = (sheet: Sheet, paper: CardPaper): Promise<Uint8Array> =>
 	port.ask('sheet', { sheet, paper, fonts: FONTS });
 
 export const chartAsPdf = (kind: ChartKind, paper: ChartPaper): Promise<Uint8Array> =>
 	port.ask('chart', { kind, paper, fonts: FONTS });
 
-export const tableAsPdf = (table: LensTable, paper: Paper): Promise<Uint8Array> =>
+export const tableAsPdf = (table: LensTable, paper: CardPaper): Promise<Uint8Array> =>
 	port.ask('table', { table, paper, fonts: FONTS });

@@ -1,6 +1,6 @@
-import type { ChartKind, Paper as ChartPaper } from '$core/bench/chart';
+import type { ChartKind, ChartPaper as ChartPaper } from '$core/bench/chart';
 import { transfer } from 'comlink';
-import { cardsPdf, type Paper } from '../files/out/paper/cardsPdf';
+import { cardsPdf, type CardPaper } from '../files/out/paper/cardsPdf';
 import { chartPdf } from '../files/out/paper/chartPdf';
 import { contactSheetPdf, type Sheet } from '../files/out/paper/contactSheet';
 import type { LensTable } from '../files/out/lensTable';
@@ -58,7 +58,7 @@ export type CardsQuestions = {
 		question: {
 			readonly title: string;
 			readonly cards: readonly PrintedCard[];
-			readonly paper: Paper;
+			readonly paper: CardPaper;
 			readonly fonts: readonly FontAddress[];
 		};
 		partial: never;
@@ -67,7 +67,7 @@ export type CardsQuestions = {
 	readonly sheet: {
 		question: {
 			readonly sheet: Sheet;
-			readonly paper: Paper;
+			readonly paper: CardPaper;
 			readonly fonts: readonly FontAddress[];
 		};
 		partial: never;
@@ -85,7 +85,7 @@ export type CardsQuestions = {
 	readonly table: {
 		question: {
 			readonly table: LensTable;
-			readonly paper: Paper;
+			readonly paper: CardPaper;
 			readonly fonts: readonly FontAddress[];
 		};
 		partial: never;

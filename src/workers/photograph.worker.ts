@@ -13,7 +13,7 @@ import { serve } from './protocol';
 
 /** Photographs, read and looked at beside the page. */
 
-export type Look =
+export type PhotographReading =
 	| { readonly ok: true; readonly seen: SeenPhotograph }
 	| { readonly ok: false; readonly problem: PictureProblem };
 
@@ -27,7 +27,7 @@ export type PhotographQuestions = {
 		answer: (StandingHead | null)[];
 	};
 	/** Who is in a photograph; tells how much of it is looked at, 0 to 1. */
-	readonly look: { question: { readonly file: Blob }; partial: number; answer: Look };
+	readonly look: { question: { readonly file: Blob }; partial: number; answer: PhotographReading };
 };
 
 /** Half of the tiles are looked at in another thread. */

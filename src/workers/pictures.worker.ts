@@ -1,7 +1,7 @@
 import { transfer } from 'comlink';
 import type { PointedSpot } from '$core/format/review';
 import { Pyramid } from '../photograph/faces/pyramid';
-import { followed, type Pointing } from '../photograph/follow';
+import { findPointedAt, type PointedAt } from '../photograph/follow';
 import { openPicture } from '../photograph/read/openPicture';
 import { smaller } from '../photograph/smallPicture';
 import { serve } from './protocol';
@@ -9,7 +9,7 @@ import { serve } from './protocol';
 /** Makes pictures to be seen: small ones, and pieces pixel by pixel. The page itself never holds one at full size. */
 
 /** A piece of a picture: its middle and its size, px. */
-export interface Piece {
+export interface PicturePiece {
 	readonly x: number;
 	readonly y: number;
 	readonly widthPx: number;
@@ -37,12 +37,12 @@ export type PicturesQuestions = {
 	};
 	/** What was pointed at in one picture, in another of the set; null where it is not found. */
 	readonly follow: {
-		question: { readonly from: Keyed; readonly pointing: Pointing; readonly into: Keyed };
+		question: { readonly from: Keyed; readonly pointing: PointedAt; readonly into: Keyed };
 		partial: never;
 		answer: PointedSpot | null;
 	};
 	readonly piece: {
-		question: { readonly file: Blob; readonly key: string; readonly piece: Piece };
+		question: { readonly file: Blob; readonly key: string; readonly piece: PicturePiece };
 		partial: never;
 		answer: ImageBitmap | null;
 	};
@@ -108,7 +108,7 @@ serve<PicturesQuestions>({
 			const first = new Pyramid(origin);
 			const second = from.key === into.key ? first : new Pyramid(other);
 			try {
-				return followed(first, pointing, second);
+				return findPointedAt(first, pointing, second);
 			} finally {
 				first.dispose();
 				second.dispose();

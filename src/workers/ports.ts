@@ -12,7 +12,7 @@ import type { StitchQuestions } from './stitch.worker';
 /** The workers that compute beside the page; each is started when first asked. */
 
 export type { OddsTable } from './odds.worker';
-export type { Piece } from './pictures.worker';
+export type { PicturePiece } from './pictures.worker';
 export type { BenchProblem } from './bench.worker';
 export type { TakenFrame } from './practice.worker';
 

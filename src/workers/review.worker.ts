@@ -1,7 +1,7 @@
 import { faceModels } from '../photograph/faces/models';
 import { openPicture, type PictureProblem } from '../photograph/read/openPicture';
 import { measureNext, type MeasuredNext } from '../photograph/series';
-import type { Sight } from '../photograph/faces/sight';
+import type { FacesBefore } from '../photograph/faces/sight';
 import { serve } from './protocol';
 
 /** Measures photographs that came home, one at a time; the page has two of these. */
@@ -12,7 +12,7 @@ export type Measuring =
 export type ReviewQuestions = {
 	readonly measure: {
 		/** With what was seen in the frame before, if it is of the same series. */
-		question: { readonly file: Blob; readonly name: string; readonly before: Sight | null };
+		question: { readonly file: Blob; readonly name: string; readonly before: FacesBefore | null };
 		partial: never;
 		answer: Measuring;
 	};

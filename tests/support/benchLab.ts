@@ -1,4 +1,4 @@
-import { chartOf, MARK_MM, type ChartKind, type Paper } from '$core/bench/chart';
+import { chartOf, MARK_MM, type ChartKind, type ChartPaper } from '$core/bench/chart';
 import type { ExerciseName } from '$core/format/exerciseLog';
 import type { MeasuredChart } from '$core/bench/measuredChart';
 import { cameraPose, framePoint, seenFrom } from '$core/geometry/camera';
@@ -47,7 +47,7 @@ function shootingOf(kind: ChartKind, sitting: Sitting): ChartShooting {
 	const glass = LENSES[lens];
 	return {
 		kind,
-		paper: 'a3' as Paper,
+		paper: 'a3' as ChartPaper,
 		body: BODIES[body],
 		lens: glass,
 		focalMm: glass.focalMm[0],

@@ -48,7 +48,7 @@ export function subjectOf(input: ShotInput, drawing: Drawing): Subject {
 	const { shot } = reading;
 	const { take } = solve(shot);
 	const planeM = drawing.planeM ?? take?.candidate.focus.planeM ?? 5;
-	const optic = { focalMm: shot.camera.focalMm, fieldBend: shot.lens.fieldBend };
+	const optic = { focalMm: shot.camera.focalMm, fieldCurvature: shot.lens.fieldBend };
 	return {
 		scene: previewOf(shot),
 		setting: {

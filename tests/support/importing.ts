@@ -1,6 +1,6 @@
 import { expect, vi } from 'vitest';
 import type { JobFile } from '$core/format/job';
-import { compareJobs, type Decision, type Item, type JobComparison } from '$data/comparison';
+import { compareJobs, type ImportDecision, type Item, type JobComparison } from '$data/comparison';
 import { Store } from '$data/store/store';
 import { Kit } from '../../src/ui/kit/kit.svelte';
 import { Session } from '../../src/ui/keeping/session.svelte';
@@ -25,4 +25,4 @@ export async function comparedWith(session: Session, file: JobFile): Promise<Job
 }
 
 /** What is done unless somebody chooses otherwise. */
-export const firstWay = ({ ways }: Item): Decision => ways[0] ?? 'skip';
+export const firstWay = ({ ways }: Item): ImportDecision => ways[0] ?? 'skip';

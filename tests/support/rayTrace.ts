@@ -9,7 +9,7 @@ export interface Lens {
 	/** Focused depth on the axis, mm. */
 	readonly planeMm: number;
 	/** 0: flat surface of focus; 1: a shell around the camera. */
-	readonly fieldBend: number;
+	readonly fieldCurvature: number;
 }
 
 const RIM = 720;
@@ -29,7 +29,7 @@ export function sensorMm({ focalMm, planeMm }: Lens): number {
 export function patchMm(lens: Lens, x: number, y: number, depth: number): number {
 	const sensor = sensorMm(lens);
 	const cos = depth / Math.sqrt(x * x + y * y + depth * depth);
-	const surface = lens.planeMm * (1 - lens.fieldBend * (1 - cos));
+	const surface = lens.planeMm * (1 - lens.fieldCurvature * (1 - cos));
 	const power = 1 / surface + 1 / sensor;
 	const radius = lens.focalMm / lens.fNumber / 2;
 	let left = Infinity;

@@ -5,7 +5,7 @@ import { Pyramid } from '../../src/photograph/faces/pyramid';
 import { patchAt } from '../../src/photograph/patch';
 import { openPicture } from '../../src/photograph/read/openPicture';
 import { measureNext } from '../../src/photograph/series';
-import type { Sight } from '../../src/photograph/faces/sight';
+import type { FacesBefore } from '../../src/photograph/faces/sight';
 import { reviewSet, type ReviewedSet } from '$core/review/reviewSet';
 import { BODIES } from '$data/kit';
 import { develop } from '../../src/practice/develop';
@@ -32,7 +32,7 @@ interface StandardEye {
 const AROUND = 2.1;
 
 let studio: Studio | null = null;
-let before: Sight | null = null;
+let before: FacesBefore | null = null;
 
 type FrameTruth = PracticeTruth['frames'][number];
 

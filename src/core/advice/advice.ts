@@ -1,7 +1,7 @@
 import type { AdviceData, MoveMade } from '../format/advice';
 import type { Lens, Shot } from '../format/shot';
 import { lastHolding } from '../numeric/bisect';
-import { engraved } from '../optics/fNumber';
+import { nominalFNumber } from '../optics/fNumber';
 import { lightAllows } from '../study/light';
 import type { Study } from '../study/study';
 import type { SeenThing } from '../study/scene';
@@ -141,7 +141,7 @@ function adviceOf(
 		code: moves.length > 1 ? ('pair' as const) : moves[0].code,
 		moves: [...moves],
 		gain: gainOf(now, after, gainStops),
-		fNumber: engraved(fNumber),
+		fNumber: nominalFNumber(fNumber),
 		fNumberExact: fNumber,
 		feasible: after.feasible,
 		intentsMet: after.intents.met,

@@ -9,7 +9,7 @@ import {
 	handsFloor,
 	stabilisedStops
 } from '../light/shutterFloor';
-import { engraved, stopsBetween, widestFNumber } from '../optics/fNumber';
+import { nominalFNumber, stopsBetween, widestFNumber } from '../optics/fNumber';
 import { exposureAt, exposureOf } from '../study/light';
 import type { Study } from '../study/study';
 import { failingPeople, faceRatios } from '../study/take';
@@ -111,7 +111,7 @@ export function schoolResults(study: Study): SchoolResult[] {
 	/** So many stops down from the widest; two or three is where most lenses are best. */
 	const howWide = (school: 'widest' | 'two-down' | 'three-down', stops: number) => {
 		const fNumberExact = widest * 2 ** (stops / 2);
-		const isOwn = own !== undefined && engraved(own) === engraved(fNumberExact);
+		const isOwn = own !== undefined && nominalFNumber(own) === nominalFNumber(fNumberExact);
 		return entry({ question: 'how-wide', school }, choosing({ fNumberExact }), isOwn);
 	};
 	const lowest = body.iso[0];

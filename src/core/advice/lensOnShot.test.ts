@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { BODIES, LENSES } from '$data/kit';
 import { person, shotOf } from '$tests/support/shots';
 import { study } from '$tests/support/solved';
-import type { Sharpness } from '../format/sharpness';
+import type { MeasuredSharpness } from '../format/sharpness';
 import { lensOnShot, onBody } from './lensOnShot';
 
 /** The framing of a photograph stays where distance over focal length does: common practice, no source. */
@@ -12,7 +12,7 @@ const couple = shotOf({
 	focalMm: 85,
 	people: [person('a', [-0.3, 1.6, 3]), person('b', [0.3, 1.7, 3.1])]
 });
-const sharpness: Sharpness = {
+const sharpness: MeasuredSharpness = {
 	bodyName: couple.body.name,
 	focalMm: 50,
 	date: '2026-05-01',

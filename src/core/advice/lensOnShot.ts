@@ -1,6 +1,6 @@
-import { shareOfBest, type Sharpness } from '../format/sharpness';
+import { shareOfBest, type MeasuredSharpness } from '../format/sharpness';
 import type { Body, Lens, Shot } from '../format/shot';
-import { engraved } from '../optics/fNumber';
+import { nominalFNumber } from '../optics/fNumber';
 import { byOrder } from '../numeric/order';
 import type { Study } from '../study/study';
 import { lensWays } from './lensWays';
@@ -44,7 +44,7 @@ export function onBody(shot: Shot, body: Body): Shot {
 export function lensOnShot(
 	study: Study,
 	lens: Lens,
-	sharpness: Sharpness | undefined
+	sharpness: MeasuredSharpness | undefined
 ): LensOnShot | null {
 	const judged = lensWays(study, [lens]).map((way) => {
 		const then = way.fNumber === null ? null : prospectWith(study, way.shot);
@@ -58,7 +58,7 @@ export function lensOnShot(
 	)[0];
 	if (!best) return null;
 	const { way, goodShare } = best;
-	const fNumber = way.fNumber === null ? null : engraved(way.fNumber);
+	const fNumber = way.fNumber === null ? null : nominalFNumber(way.fNumber);
 	return {
 		focalMm: way.focalMm,
 		fNumber,

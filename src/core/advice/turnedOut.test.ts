@@ -3,7 +3,7 @@ import type { Shot } from '../format/shot';
 import { sampleDay } from '$data/sample/sampleDay';
 import { LENSES } from '$data/kit';
 import { person, shotOf } from '$tests/support/shots';
-import { edgesOf } from '../arrange/edges';
+import { frameEdgesOf } from '../arrange/edges';
 import { asItIs, turnedOut } from './turnedOut';
 import { solve } from '$tests/support/solved';
 
@@ -68,7 +68,7 @@ describe('it turned out different', () => {
 		const farther = measured(other).distanceM - measured(shot).distanceM;
 		if (isFull) expect(farther).toBeGreaterThan(0.1);
 		else expect(farther).toBeCloseTo(0, 6);
-		expect(edgesOf(other)?.cutIds).toEqual([]);
+		expect(frameEdgesOf(other)?.cutIds).toEqual([]);
 	});
 
 	it('more people come, each with a place of their own, and the frame takes them in', () => {
@@ -79,7 +79,7 @@ describe('it turned out different', () => {
 			more.people.map(({ eyeMidpoint: { x, z } }) => `${x.toFixed(2)} ${z.toFixed(2)}`)
 		);
 		expect(places.size).toBe(9);
-		expect(edgesOf(more)?.cutIds).toEqual([]);
+		expect(frameEdgesOf(more)?.cutIds).toEqual([]);
 		expect(needed(more)).toBeGreaterThan(needed(shot));
 	});
 

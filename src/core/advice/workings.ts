@@ -1,6 +1,6 @@
 import type { MoveMade } from '../format/advice';
 import type { Person, Shot } from '../format/shot';
-import { engravedShutter } from '../light/dials';
+import { nominalShutter } from '../light/dials';
 import { usualFlash } from '../light/usualFlash';
 import { hasFixedAperture } from '../optics/fNumber';
 import { exposureOf } from '../study/light';
@@ -46,7 +46,7 @@ function held({ study: { shot } }: Prospect): Working[] {
 function faster({ study: { shot }, take }: Prospect): Working[] {
 	const exposure = exposureOf(take);
 	if (!exposure || shot.light?.mode !== 'ambient' || hasFixedAperture(shot.lens)) return [];
-	const shutterS = engravedShutter(exposure.shutterS / 2);
+	const shutterS = nominalShutter(exposure.shutterS / 2);
 	if (shutterS < shot.body.fastestShutterS || exposure.iso * 2 > shot.body.iso[1]) return [];
 	return [
 		{

@@ -10,7 +10,7 @@ import { extentOf, type Extent } from './framing';
 /** A head this near an edge, as a share of the frame, is nearly cut: you can crop in, never out. */
 const NEARLY = 0.03;
 
-export interface Edges {
+export interface FrameEdges {
 	/** Room from each edge to the nearest head, as a share of the frame; negative when cut. */
 	readonly room: Readonly<Record<keyof Extent, number>>;
 	/** People, then things, in the order of the shot. */
@@ -38,7 +38,7 @@ const isOutside = ({ left, right, top, bottom }: Extent): boolean =>
 	left > 1 || right < 0 || top > 1 || bottom < 0;
 
 /** @returns null when there is nobody before the camera */
-export function edgesOf(shot: Shot): Edges | null {
+export function frameEdgesOf(shot: Shot): FrameEdges | null {
 	const pose = cameraPose(shot.camera, shot.body.sensor);
 	const heads = shot.people.flatMap((person) => {
 		const extent = extentOf(pose, partCorners(person, 'face', pose.right));
@@ -61,13 +61,13 @@ export function edgesOf(shot: Shot): Edges | null {
 	};
 }
 
-const tightest = ({ left, right, top, bottom }: Edges['room']): number =>
+const tightest = ({ left, right, top, bottom }: FrameEdges['room']): number =>
 	Math.min(left, right, top, bottom);
 
 /** The least room that something leaves at an edge of the frame, as a share of it; negative when cut. */
 export const roomIn = (extent: Extent): number => tightest(roomAround(extent));
 
-const roomAround = ({ left, right, top, bottom }: Extent): Edges['room'] => ({
+const roomAround = ({ left, right, top, bottom }: Extent): FrameEdges['room'] => ({
 	left,
 	right: 1 - right,
 	top,

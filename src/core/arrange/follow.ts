@@ -1,5 +1,5 @@
 import type { Shot } from '../format/shot';
-import { edgesOf } from './edges';
+import { frameEdgesOf } from './edges';
 import { frameByFocal, frameByPlace, type Framing } from './framing';
 import { heldDownTo, PART_OF_MARK } from './held';
 
@@ -11,8 +11,8 @@ export const EDGE_SHARE = 0.02;
  * somebody would be cut who was not before, or was not there. As much of them as before stays in.
  */
 export function keptInFrame(before: Shot, after: Shot): Shot {
-	const cutBefore = edgesOf(before)?.cutIds ?? [];
-	const isCut = (edgesOf(after)?.cutIds ?? []).some(
+	const cutBefore = frameEdgesOf(before)?.cutIds ?? [];
+	const isCut = (frameEdgesOf(after)?.cutIds ?? []).some(
 		(id) => !cutBefore.includes(id) && after.people.some((one) => one.id === id)
 	);
 	if (!isCut) return after;

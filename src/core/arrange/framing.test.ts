@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { PARTS } from '../anatomy/figure';
+import { FIGURE_PARTS } from '../anatomy/figure';
 import { BODIES, LENSES } from '$data/kit';
 import { ahead, person, shotOf, thing } from '$tests/support/shots';
 import { cameraPose } from '../geometry/camera';
-import { backgroundWidthM, edgesOf, faceShare } from './edges';
+import { backgroundWidthM, frameEdgesOf, faceShare } from './edges';
 import { aimed, frameByFocal, frameByPlace, type Framing } from './framing';
 
 const framing = (more: Partial<Framing> = {}): Framing => ({
@@ -17,7 +17,7 @@ describe('framing by place', () => {
 	const shot = shotOf({ people: [ahead('p', 6)], lens: LENSES.portrait85 });
 
 	it('every part is filled to the margin, and more of a person needs more distance', () => {
-		const distances = PARTS.slice(1).map((part) => {
+		const distances = FIGURE_PARTS.slice(1).map((part) => {
 			const result = frameByPlace(shot, framing({ part }));
 			if (!result.ok) throw new Error(result.problem.why);
 			const { x, z } = result.camera.position;
@@ -51,7 +51,7 @@ describe('framing by place', () => {
 		const aside = shotOf({ people: [person('p', [3, 1.2, 4])], camera: { panDeg: -40 } });
 		const result = frameByPlace(aside, framing());
 		if (!result.ok) throw new Error(result.problem.why);
-		const edges = edgesOf({ ...aside, camera: result.camera });
+		const edges = frameEdgesOf({ ...aside, camera: result.camera });
 		expect(edges?.room.left).toBeCloseTo(edges?.room.right ?? NaN, 2);
 	});
 });
@@ -68,7 +68,7 @@ describe('framing by focal length', () => {
 		// with the box of a waist-up figure 0.9 m high, 90% of 24 mm at 5 m: 24 x 0.9 x 5 / 0.9
 		expect(focalMm).toBeGreaterThan(110);
 		expect(focalMm).toBeLessThan(125);
-		expect(edgesOf(longer)?.cutIds).toEqual([]);
+		expect(frameEdgesOf(longer)?.cutIds).toEqual([]);
 	});
 
 	it('says which focal length it takes when the lens is too long', () => {
@@ -88,13 +88,13 @@ describe('edges', () => {
 				person('cut', [-1.4, 1.6, 4])
 			]
 		});
-		expect(edgesOf(shot)).toMatchObject({ cutIds: ['cut'], nearlyIds: ['nearly'] });
+		expect(frameEdgesOf(shot)).toMatchObject({ cutIds: ['cut'], nearlyIds: ['nearly'] });
 	});
 
 	it('things count, too: over the edge or touching it; not a wall, nor what fills the frame', () => {
 		// 50 mm on 36 mm: at 4 m the frame reaches 1.42 m to either side
 		const at = (x: number, more: Parameters<typeof thing>[2] = {}) =>
-			edgesOf(
+			frameEdgesOf(
 				shotOf({
 					people: [person('in', [0, 1.6, 4])],
 					things: [thing('t', [x, 1.6, 4], { widthM: 0.4, heightM: 0.4, ...more })]

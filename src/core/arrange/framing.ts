@@ -1,4 +1,4 @@
-import { partCorners, type Part } from '../anatomy/figure';
+import { partCorners, type FigurePart } from '../anatomy/figure';
 import type { Camera, Person, Shot } from '../format/shot';
 import { imageDistanceMm } from '../geometry/thinLens';
 import { degrees, wrapDeg } from '../geometry/angle';
@@ -9,7 +9,7 @@ import { lastHolding } from '../numeric/bisect';
 /** Framing: who fills how much of the picture, and how to get there. */
 
 export interface Framing {
-	readonly part: Part;
+	readonly part: FigurePart;
 	/** Whom; everybody in the shot when empty. */
 	readonly personIds: readonly string[];
 	/** Room at every edge, as a share of the frame. */
@@ -66,7 +66,7 @@ export function extentOf(pose: CameraPose, points: readonly Vec3[]): Extent | nu
 	};
 }
 
-const cornersFor = (people: readonly Person[], part: Part, { right }: CameraPose) =>
+const cornersFor = (people: readonly Person[], part: FigurePart, { right }: CameraPose) =>
 	people.flatMap((person) => partCorners(person, part, right));
 
 const middleOf = (people: readonly Person[]): Vec3 =>

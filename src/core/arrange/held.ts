@@ -1,4 +1,4 @@
-import type { Part } from '../anatomy/figure';
+import type { FigurePart } from '../anatomy/figure';
 import type { Person, Shot } from '../format/shot';
 import { cameraPose, ownFramePoint, seenFrom } from '../geometry/camera';
 import { headSize, isHuman } from '../tables/heads';
@@ -17,10 +17,10 @@ const MARKS = [
 	['hips', 0.69],
 	['knees', 1.11]
 ] as const;
-export type Mark = (typeof MARKS)[number][0] | 'feet';
+export type BodyMark = (typeof MARKS)[number][0] | 'feet';
 
 /** The framing that is nearest to what ends at a mark. */
-export const PART_OF_MARK: Readonly<Record<Mark, Part>> = {
+export const PART_OF_MARK: Readonly<Record<BodyMark, FigurePart>> = {
 	chin: 'face',
 	shoulders: 'head-and-shoulders',
 	chest: 'head-and-shoulders',
@@ -31,7 +31,7 @@ export const PART_OF_MARK: Readonly<Record<Mark, Part>> = {
 };
 
 /** The lowest mark of somebody upright that is in the frame; null for animals, and without the chin. */
-export function heldDownTo(shot: Shot, { build, eyeMidpoint }: Person): Mark | null {
+export function heldDownTo(shot: Shot, { build, eyeMidpoint }: Person): BodyMark | null {
 	if (!isHuman(build)) return null;
 	const pose = cameraPose(shot.camera, shot.body.sensor);
 	const size = headSize(build);

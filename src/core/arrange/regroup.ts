@@ -1,6 +1,6 @@
 import type { Person, Shot } from '../format/shot';
 import { mean } from '../numeric/mean';
-import { bendFactor } from '../optics/focus';
+import { fieldCurvatureFactor } from '../optics/focus';
 import { cameraPose, seenFrom, type CameraPose } from '../geometry/camera';
 import { groupDepthM, rowOf, type Row } from './rows';
 import { add, scale, type Vec3 } from '../geometry/vector';
@@ -80,10 +80,10 @@ function offLine(shot: Shot, rows: readonly Row[], person: Person, pose: CameraP
 	const own = seenOf(person.id);
 	const planes = row.members.flatMap(({ personId }) => {
 		const seen = seenOf(personId);
-		return seen ? seen.depthM / bendFactor(shot.lens.fieldBend, seen.cosOffAxis) : [];
+		return seen ? seen.depthM / fieldCurvatureFactor(shot.lens.fieldBend, seen.cosOffAxis) : [];
 	});
 	if (!own) return 0;
-	return mean(planes) * bendFactor(shot.lens.fieldBend, own.cosOffAxis) - own.depthM;
+	return mean(planes) * fieldCurvatureFactor(shot.lens.fieldBend, own.cosOffAxis) - own.depthM;
 }
 
 /**

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { LENSES } from '$data/kit';
 import { blankShot } from '$data/blankShot';
 import { solve } from '$tests/support/solved';
-import { PARTS } from '../anatomy/figure';
-import { edgesOf } from './edges';
+import { FIGURE_PARTS } from '../anatomy/figure';
+import { frameEdgesOf } from './edges';
 import { setUp } from './setUp';
 
 const blank = blankShot('Now');
@@ -14,7 +14,7 @@ describe('a shot from few words', () => {
 
 	it.each(lenses)('gives a plan with everyone in it, with %s', (_, lens) => {
 		for (const counts of groups) {
-			for (const part of PARTS) {
+			for (const part of FIGURE_PARTS) {
 				const { shot, problem } = setUp(blank, lens, counts, part);
 				expect(shot.people).toHaveLength(counts.reduce((sum, one) => sum + one, 0));
 				const [short, long] = lens.focalMm;
@@ -24,7 +24,7 @@ describe('a shot from few words', () => {
 				const { plan } = solve(shot);
 				expect(plan.focus).not.toBeNull();
 				expect(plan.unseen.filter(({ why }) => why === 'cut')).toEqual([]);
-				expect(edgesOf(shot)?.cutIds).toEqual([]);
+				expect(frameEdgesOf(shot)?.cutIds).toEqual([]);
 			}
 		}
 	});

@@ -1,5 +1,5 @@
 import type { Lens, Shot } from '../format/shot';
-import type { Part } from '../anatomy/figure';
+import type { FigurePart } from '../anatomy/figure';
 import { addCouple, addPerson, addRows, USUAL_ROWS, type StepsPlan } from './arrange';
 import { focalsOf } from '../optics/zoom';
 import { frameByPlace, USUAL_MARGIN, type FramingProblem } from './framing';
@@ -39,7 +39,7 @@ export interface SetUp {
  * @param blank  a shot without people; its body and choices stay
  * @param counts how many in each row, the front row first
  */
-export function setUp(blank: Shot, lens: Lens, counts: readonly number[], part: Part): SetUp {
+export function setUp(blank: Shot, lens: Lens, counts: readonly number[], part: FigurePart): SetUp {
 	const people = peopled(blank, counts);
 	const framing = { part, personIds: [], margin: USUAL_MARGIN };
 	const tries = focalsOf(lens, lens.focalMm[1])

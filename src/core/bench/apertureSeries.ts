@@ -1,8 +1,8 @@
 import type { Body } from '../format/shot';
 import { mean } from '../numeric/mean';
-import { engraved } from '../optics/fNumber';
-import { CORNERS, type Corner, type Spot } from './chart';
-import { intervalsOf, type Interval } from '../numeric/interval';
+import { nominalFNumber } from '../optics/fNumber';
+import { CORNERS, type Corner, type ChartSpot } from './chart';
+import { intervalsOf, type MeanInterval } from '../numeric/interval';
 import { lensOf } from '../photograph/lensOf';
 import type { MeasuredChart } from './measuredChart';
 
@@ -30,7 +30,7 @@ export interface ApertureStop {
 	/** As it is engraved. */
 	readonly fNumber: number;
 	/** Cycles per pixel. */
-	readonly centre: Interval;
+	readonly centre: MeanInterval;
 	/** Mean of each corner. */
 	readonly corners: Readonly<Record<Corner, number | null>>;
 }
@@ -80,7 +80,7 @@ export function apertureSeries(frames: readonly MeasuredChart[]): SeriesReading 
 				return [corner, seen.length > 0 ? mean(seen) : null];
 			})
 		) as Record<Corner, number | null>;
-		return { fNumber, centre: centres[i] as Interval, corners };
+		return { fNumber, centre: centres[i] as MeanInterval, corners };
 	});
 	if (stops.length < LEAST_STOPS) {
 		return { ok: false, problem: { code: 'few-apertures', count: stops.length } };
@@ -117,10 +117,10 @@ export function apertureSeries(frames: readonly MeasuredChart[]): SeriesReading 
 	};
 }
 
-const fNumberOf = ({ facts }: MeasuredChart): number => engraved(facts.fNumber ?? NaN);
+const fNumberOf = ({ facts }: MeasuredChart): number => nominalFNumber(facts.fNumber ?? NaN);
 
 /** Where the response of a place falls to a half: the mean of its edges; null where none could be measured. */
-function spotOf({ edges }: MeasuredChart, spot: Spot): number | null {
+function spotOf({ edges }: MeasuredChart, spot: ChartSpot): number | null {
 	const values = edges.flatMap((edge) => (edge.spot === spot ? (edge.mtf50 ?? []) : []));
 	return values.length > 0 ? mean(values) : null;
 }
@@ -171,7 +171,7 @@ function flickerOf(frames: readonly MeasuredChart[]): number {
 		const { fNumber, shutterS, iso } = facts;
 		if (!fNumber || !shutterS || !iso || paper <= 0) continue;
 		// frames of one f-number alone: engraved ones are not exactly what they say
-		const key = `${engraved(fNumber)} ${shutterS} ${iso}`;
+		const key = `${nominalFNumber(fNumber)} ${shutterS} ${iso}`;
 		byExposure.set(key, [...(byExposure.get(key) ?? []), Math.log2(paper)]);
 	}
 	return Math.max(0, ...[...byExposure.values()].map((all) => Math.max(...all) - Math.min(...all)));

@@ -5,7 +5,7 @@ import { imageDistanceMm } from '../geometry/thinLens';
 import { FREQUENCIES } from '../measure/slantedEdge';
 import { Random } from '../numeric/random';
 import { apertureSeries } from './apertureSeries';
-import { chartOf, CORNERS, type ChartKind, type Spot } from './chart';
+import { chartOf, CORNERS, type ChartKind, type ChartSpot } from './chart';
 import { focusBias, focusTry, settingOfNoBias } from './focusScale';
 import { handsOf, heldShare, streakPx } from './hands';
 import type { MeasuredChart, MeasuredEdge } from './measuredChart';
@@ -50,7 +50,7 @@ function frameOf(
 }
 
 const edge = (
-	spot: Spot,
+	spot: ChartSpot,
 	mtf50: number | null,
 	more: Partial<MeasuredEdge> = {}
 ): MeasuredEdge => ({

@@ -5,10 +5,10 @@ import { radians } from '../geometry/angle';
  * One is looked at straight on, for sharpness; the other aslant, for where a lens focuses.
  */
 
-export type Paper = 'a4' | 'a3' | 'letter';
+export type ChartPaper = 'a4' | 'a3' | 'letter';
 /** Sheets as they lie on a table (ISO 216; ANSI X3.151). */
-export const PAPERS: Readonly<
-	Record<Paper, { readonly widthMm: number; readonly heightMm: number }>
+export const CHART_PAPERS: Readonly<
+	Record<ChartPaper, { readonly widthMm: number; readonly heightMm: number }>
 > = {
 	a4: { widthMm: 297, heightMm: 210 },
 	a3: { widthMm: 420, heightMm: 297 },
@@ -37,7 +37,7 @@ interface Mark extends PointMm {
 
 export const CORNERS = ['top-left', 'top-right', 'bottom-left', 'bottom-right'] as const;
 export type Corner = (typeof CORNERS)[number];
-export type Spot = 'centre' | Corner;
+export type ChartSpot = 'centre' | Corner;
 
 /** An edge that is measured: its middle, half its length that is clean, and how far there is nothing else beside it. */
 export interface ChartEdge extends PointMm {
@@ -49,12 +49,12 @@ export interface ChartEdge extends PointMm {
 
 export interface Chart {
 	readonly kind: ChartKind;
-	readonly paper: Paper;
+	readonly paper: ChartPaper;
 	readonly shapes: readonly ChartShape[];
 	/** In the order of `CORNERS`. */
 	readonly marks: readonly Mark[];
 	/** Edges to be measured, by where they are; of the scale all are in the centre, from the left to the right. */
-	readonly edges: Readonly<Partial<Record<Spot, readonly ChartEdge[]>>>;
+	readonly edges: Readonly<Partial<Record<ChartSpot, readonly ChartEdge[]>>>;
 	/** A line of known length, to be checked with a ruler: its ends. */
 	readonly length: readonly [PointMm, PointMm];
 }
@@ -85,8 +85,8 @@ const SCALE_Y_MM = -26;
 const FOCUS_LINE = { widthMm: 6, fromMm: 6, toMm: 62 } as const;
 
 /** A chart for a sheet of paper. */
-export function chartOf(kind: ChartKind, paper: Paper): Chart {
-	const { widthMm, heightMm } = PAPERS[paper];
+export function chartOf(kind: ChartKind, paper: ChartPaper): Chart {
+	const { widthMm, heightMm } = CHART_PAPERS[paper];
 	const markMm = MARK_MM[kind];
 	const far = { x: widthMm / 2 - MARGIN_MM - markMm, y: heightMm / 2 - MARGIN_MM - markMm };
 	const corners = [
@@ -127,7 +127,7 @@ export function chartOf(kind: ChartKind, paper: Paper): Chart {
 		x: far.x - markMm - 6 - CORNER_SQUARE_MM / 2,
 		y: far.y + 1 - CORNER_SQUARE_MM / 3
 	};
-	const squares: readonly (readonly [Spot, PointMm, number])[] = [
+	const squares: readonly (readonly [ChartSpot, PointMm, number])[] = [
 		['centre', { x: 0, y: 0 }, CENTRE_SQUARE_MM],
 		...CORNERS.map((corner, i) => {
 			const { x, y } = corners[i] as PointMm;

@@ -2,7 +2,7 @@ import { depthAt, poseOf, type FlatPose } from '../geometry/homography';
 import { imageDistanceMm } from '../geometry/thinLens';
 import { linearFit } from '../numeric/linearFit';
 import { median, medianInterval } from '../numeric/median';
-import type { Interval } from '../numeric/interval';
+import type { MeanInterval } from '../numeric/interval';
 import type { MeasuredChart, MeasuredEdge } from './measuredChart';
 
 /**
@@ -22,7 +22,7 @@ export interface FocusTry {
 export interface FocusBias {
 	readonly tries: readonly FocusTry[];
 	/** Median over the tries, and between which it lies in nineteen of twenty cases. */
-	readonly offMm: Interval;
+	readonly offMm: MeanInterval;
 	readonly biasMm: number;
 	/** From try to try, mm on the image side. */
 	readonly spreadMm: number;

@@ -10,13 +10,13 @@ import type { MeasuredChart } from './measuredChart';
  */
 interface Hands {
 	/** Scale of Rayleigh’s distribution of the shake, mm/s on the sensor, and its 95 % as a share; null where too few were seen. */
-	readonly shakeMmPerS: Measured | null;
+	readonly shakeMmPerS: ChartMeasurement | null;
 	/** How far the body stands from where it stood, forward and back: its spread, mm. */
-	readonly swayMm: Measured | null;
+	readonly swayMm: ChartMeasurement | null;
 	readonly frames: readonly HandsFrame[];
 }
 
-export interface Measured {
+export interface ChartMeasurement {
 	readonly value: number;
 	readonly low: number;
 	readonly high: number;
@@ -93,7 +93,7 @@ export function handsOf(
 	};
 }
 
-const within = (value: number, share: number, count: number): Measured => ({
+const within = (value: number, share: number, count: number): ChartMeasurement => ({
 	value,
 	low: value * Math.max(0, 1 - Z_95 * share),
 	high: value * (1 + Z_95 * share),
@@ -156,7 +156,7 @@ function swayOf(
 	frames: readonly MeasuredChart[],
 	focalMm: number,
 	pxPerMm: number
-): Measured | null {
+): ChartMeasurement | null {
 	const timed = frames
 		.filter(({ localMs }) => localMs !== null)
 		.toSorted((a, b) => (a.localMs as number) - (b.localMs as number))

@@ -2,7 +2,7 @@ import { radians } from '../geometry/angle';
 import { seenAt, type FlatPoint } from '../geometry/homography';
 import type { EdgeProblem } from '../measure/slantedEdge';
 import type { PhotographFacts } from '../photograph/lensOf';
-import { SLANT_DEG, type ChartEdge, type ChartKind, type Spot } from './chart';
+import { SLANT_DEG, type ChartEdge, type ChartKind, type ChartSpot } from './chart';
 import type { ChartProblem, SeenChart } from './seenChart';
 
 /** What is measured of one photograph of a chart. */
@@ -22,7 +22,7 @@ export interface MeasuredChart {
 
 /** An edge of the chart, as it was measured. */
 export interface MeasuredEdge {
-	readonly spot: Spot;
+	readonly spot: ChartSpot;
 	/** Where it is on the sheet, mm. */
 	readonly x: number;
 	readonly y: number;
@@ -39,7 +39,7 @@ export interface MeasuredEdge {
 export type ChartFrameProblem = ChartProblem | 'wrong-chart';
 
 /** An upright piece of a picture, px. */
-export interface Piece {
+export interface ChartPiece {
 	readonly left: number;
 	readonly top: number;
 	readonly widthPx: number;
@@ -53,7 +53,7 @@ const SLANT = Math.tan(radians(SLANT_DEG));
 const LEAST_ROWS = 24;
 
 /** The pieces of the picture in which an edge is measured: one below the other, so that it stays in their middle. */
-export function piecesOf({ toPicture }: SeenChart, edge: ChartEdge): Piece[] {
+export function piecesOf({ toPicture }: SeenChart, edge: ChartEdge): ChartPiece[] {
 	const { x, y, halfLengthMm, roomMm, isUpright } = edge;
 	const along = (mm: number): FlatPoint =>
 		seenAt(

@@ -3,7 +3,7 @@ import { there } from '$tests/support/there';
 import { chartPicture, isInside, sheetSeen } from '$tests/support/chartPicture';
 import { depthAt, homographyOf, poseOf, seenAt, type FlatPoint } from '../geometry/homography';
 import { ringsIn } from '../measure/rings';
-import { chartOf, PAPERS, RING_SHAPE, type ChartKind } from './chart';
+import { chartOf, CHART_PAPERS, RING_SHAPE, type ChartKind } from './chart';
 import { seenChart } from './seenChart';
 
 const SIDE = 700;
@@ -42,11 +42,11 @@ describe.each<ChartKind>(['sharpness', 'scale'])('the chart for %s', (kind) => {
 		['in dim light, with noise', ASLANT, { dimmed: 0.15, noise: 0.01 }]
 	])('is recognised %s', (_name, corners, more) => {
 		const taken = { sidePx: SIDE, corners: points(corners), ...more };
-		const picture = chartPicture(chart, PAPERS.a4, taken);
+		const picture = chartPicture(chart, CHART_PAPERS.a4, taken);
 		const reading = seenChart(ringsIn(picture, RING_SHAPE), 'a4');
 		if (!reading.ok) throw new Error(reading.problem);
 		expect(reading.seen.chart.kind).toBe(kind);
-		const truth = sheetSeen(PAPERS.a4, taken.corners);
+		const truth = sheetSeen(CHART_PAPERS.a4, taken.corners);
 		const edges = Object.values(chart.edges).flat();
 		expect(edges.length).toBeGreaterThan(15);
 		for (const place of [...chart.marks, ...edges]) {
@@ -57,7 +57,7 @@ describe.each<ChartKind>(['sharpness', 'scale'])('the chart for %s', (kind) => {
 
 	it('is told to be cut where a corner of it is missing', () => {
 		const corners = points(SQUARE_ON).map(({ x, y }) => ({ x: x + 120, y }));
-		const picture = chartPicture(chart, PAPERS.a4, { sidePx: SIDE, corners });
+		const picture = chartPicture(chart, CHART_PAPERS.a4, { sidePx: SIDE, corners });
 		expect(seenChart(ringsIn(picture, RING_SHAPE), 'a4')).toEqual({ ok: false, problem: 'cut' });
 	});
 });
@@ -75,7 +75,7 @@ describe('a chart on paper', () => {
 	it.each(all.map((chart) => [`${chart.kind} ${chart.paper}`, chart] as const))(
 		'%s stays on the sheet, its line is 150 mm long, its edges are slanted',
 		(_name, { paper, shapes, length, edges }) => {
-			const { widthMm, heightMm } = PAPERS[paper];
+			const { widthMm, heightMm } = CHART_PAPERS[paper];
 			for (const [x, y] of shapes.flatMap(({ outline }) => outline)) {
 				expect(Math.abs(x)).toBeLessThan(widthMm / 2 - 8);
 				expect(Math.abs(y)).toBeLessThan(heightMm / 2 - 8);

@@ -1,6 +1,6 @@
 import { homographyOf, type FlatPoint, type Homography } from '../geometry/homography';
 import type { Ring } from '../measure/rings';
-import { chartOf, CORNERS, type Chart, type ChartKind, type Paper } from './chart';
+import { chartOf, CORNERS, type Chart, type ChartKind, type ChartPaper } from './chart';
 
 /** A chart as it is seen in a photograph: which one, and where its places are. */
 export interface SeenChart {
@@ -27,7 +27,7 @@ const MOST_RINGS = 14;
 const MOST_TIMES = 2.2;
 
 /** Recognises the chart whose rings were found; the picture is not seen in a mirror. */
-export function seenChart(rings: readonly Ring[], paper: Paper): ChartReading {
+export function seenChart(rings: readonly Ring[], paper: ChartPaper): ChartReading {
 	const largest = rings.toSorted((a, b) => b.halfHeightPx - a.halfHeightPx).slice(0, MOST_RINGS);
 	const best = foursOf(largest)
 		.flatMap((four) => {

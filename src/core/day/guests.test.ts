@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { sampleDay } from '$data/sample/sampleDay';
 import { addPerson, addRows } from '../arrange/arrange';
-import { edgesOf } from '../arrange/edges';
+import { frameEdgesOf } from '../arrange/edges';
 import { frameByPlace, type Framing } from '../arrange/framing';
 import { heldDownTo } from '../arrange/held';
 import type { Shot } from '../format/shot';
@@ -14,7 +14,7 @@ describe('placing the people of the day', () => {
 	const guest = { ...newGuest('Noor'), eyeHeightM: 1.7 };
 	const WAIST_UP: Framing = { part: 'waist-up', personIds: [], margin: 0.05 };
 	const isIn = (shot: Shot, name: string) =>
-		!edgesOf(shot)?.cutIds.includes(shot.people.find((one) => one.name === name)?.id ?? '');
+		!frameEdgesOf(shot)?.cutIds.includes(shot.people.find((one) => one.name === name)?.id ?? '');
 
 	it('puts the first where the framing has them', () => {
 		const one = withGuest(shotOf(), guest, WAIST_UP);

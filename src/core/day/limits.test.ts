@@ -1,22 +1,22 @@
 import { describe, expect, it } from 'vitest';
 import { ahead, person, planOf, shotOf } from '$tests/support/shots';
-import { kindOf, pastLimits } from './limits';
+import { limitKindOf, pastLimits } from './limits';
 
 const light = { mode: 'ambient', ev100: 6 } as const;
 
 describe('my own limits', () => {
 	it('go by the kind of shot', () => {
 		const many = [0, 1, 2].map((i) => person(`p${i}`, [i * 0.6, 1.6, 4]));
-		expect(kindOf(shotOf({ people: [ahead('a', 3)] }))).toBe('one');
-		expect(kindOf(shotOf({ people: many.slice(1) }))).toBe('two');
-		expect(kindOf(shotOf({ people: many }))).toBe('group');
+		expect(limitKindOf(shotOf({ people: [ahead('a', 3)] }))).toBe('one');
+		expect(limitKindOf(shotOf({ people: many.slice(1) }))).toBe('two');
+		expect(limitKindOf(shotOf({ people: many }))).toBe('group');
 		// whoever does not matter does not count
 		expect(
-			kindOf(shotOf({ people: [ahead('a', 3), person('b', [1, 1.6, 4], { need: 'free' })] }))
+			limitKindOf(shotOf({ people: [ahead('a', 3), person('b', [1, 1.6, 4], { need: 'free' })] }))
 		).toBe('one');
-		expect(kindOf(shotOf({ people: [ahead('a', 3, { motion: 'walking' })] }))).toBe('moving');
+		expect(limitKindOf(shotOf({ people: [ahead('a', 3, { motion: 'walking' })] }))).toBe('moving');
 		const flash = { mode: 'flash', guideNumberM: 36, distanceM: 2, ambientEv100: 4 } as const;
-		expect(kindOf(shotOf({ people: many, light: flash }))).toBe('flash');
+		expect(limitKindOf(shotOf({ people: many, light: flash }))).toBe('flash');
 	});
 
 	it('say what is past them, and nothing of what is within or not known', () => {

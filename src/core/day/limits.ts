@@ -27,7 +27,7 @@ export interface Passed {
 const A_HAIR = 1.05;
 const AS_MEANT_STOPS = 0.5;
 
-export function kindOf({ people, light }: Shot): Kind {
+export function limitKindOf({ people, light }: Shot): Kind {
 	const counted = people.filter(({ need }) => need !== 'free');
 	if (light?.mode === 'flash') return 'flash';
 	if (counted.some(({ motion }) => motion !== 'still')) return 'moving';

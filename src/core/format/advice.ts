@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Told } from './reasons';
+import type { WithText } from './reasons';
 
 /** What to change about a shot, as data: one move or two, how much of each, and what comes of it. */
 
@@ -72,6 +72,6 @@ export type MoveMade = z.infer<typeof MoveSchema>;
 export type MoveMadeOf<C extends MoveMade['code']> = Extract<MoveMade, { code: C }>;
 export type AdviceData = z.infer<typeof AdviceSchema>;
 
-export const ToldAdviceSchema: z.ZodType<Told<AdviceData>> = AdviceSchema.extend({
+export const ToldAdviceSchema: z.ZodType<WithText<AdviceData>> = AdviceSchema.extend({
 	text: z.string().describe('in English, lengths in metres')
 });

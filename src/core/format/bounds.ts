@@ -5,7 +5,7 @@ import { ShotSchema } from './shot';
 
 /** The bounds and units of the files, for whoever asks for a number: they stand in the schemas alone. */
 
-export interface Bounds {
+export interface NumberBounds {
 	readonly low: number;
 	readonly high: number;
 	/** As in the file; empty for a plain number. */
@@ -40,7 +40,7 @@ function under(schema: z.core.$ZodType, key: string): z.core.$ZodType | undefine
 	return undefined;
 }
 
-const known = new Map<string, Bounds>();
+const known = new Map<string, NumberBounds>();
 
 /**
  * Bounds and unit of a number of the files, by its path; lists are passed through.
@@ -48,13 +48,13 @@ const known = new Map<string, Bounds>();
  * @throws when there is no such number
  * @example boundsOf('shot.lens.closestFocusM') // { low: 0.05, high: 10, unit: 'm', isLength: true, … }
  */
-export function boundsOf(path: string): Bounds {
+export function boundsOf(path: string): NumberBounds {
 	const found = known.get(path) ?? lookUp(path);
 	known.set(path, found);
 	return found;
 }
 
-function lookUp(path: string): Bounds {
+function lookUp(path: string): NumberBounds {
 	const [root = '', ...keys] = path.split('.');
 	let schema: z.core.$ZodType | undefined = ROOTS[root as keyof typeof ROOTS];
 	for (const key of keys) schema = schema && under(schema, key);
@@ -63,7 +63,7 @@ function lookUp(path: string): Bounds {
 	const alternatives = found instanceof z.ZodUnion ? found.options : [found];
 	const number = alternatives.find((one) => one instanceof z.ZodNumber);
 	if (!number) throw new Error(`there is no number at ${path}`);
-	const { unit = '', isLength = false } = (number.meta() ?? {}) as Partial<Bounds>;
+	const { unit = '', isLength = false } = (number.meta() ?? {}) as Partial<NumberBounds>;
 	return {
 		low: number.minValue ?? -Infinity,
 		high: number.maxValue ?? Infinity,

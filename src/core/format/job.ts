@@ -3,7 +3,7 @@ import { length, list, number, oneOf, record, text, whole } from './fields';
 import { BUILDS } from '../tables/heads';
 import { BodySchema, LensSchema } from './gear';
 import { LensNotesSchema } from './lensNotes';
-import { SharpnessSchema } from './sharpness';
+import { MeasuredSharpnessSchema } from './sharpness';
 import { LIMITS, ShotSchema } from './shot';
 
 /** A day's work as a file: an ordered list of shots, who is there, and the kit. */
@@ -110,7 +110,7 @@ export const KitSchema = record('the kit', {
 			/** Name of the body it is built into; missing for one that can be changed. */
 			onlyOn: text('the name of the body', 1, LIMITS.name).optional(),
 			/** Missing for one that nobody measured. */
-			sharpness: SharpnessSchema.optional(),
+			sharpness: MeasuredSharpnessSchema.optional(),
 			notes: LensNotesSchema.optional(),
 			/** One does not have it: it is only weighed against others. */
 			isWanted: z.literal(true, { error: 'wanted must be yes, or missing' }).optional()
@@ -152,5 +152,5 @@ export type DayShot = z.output<typeof DayShotSchema>;
 export type KitOfFile = z.output<typeof KitSchema>;
 export type JobFile = z.output<typeof JobFileSchema>;
 export type Guest = z.output<typeof GuestSchema>;
-export type Taken = z.output<typeof TakenSchema>;
+export type TakenSettings = z.output<typeof TakenSchema>;
 export type Status = (typeof STATUSES)[number];

@@ -173,17 +173,17 @@ export type Caution = z.infer<typeof CautionSchema>;
 export type SpotRef = z.infer<z.ZodObject<typeof spot>>;
 
 /** Data with its words. */
-export type Told<T> = T & { readonly text: string };
+export type WithText<T> = T & { readonly text: string };
 
 /** The schema of data with its words. */
 function told<T extends { code: string }>(union: {
 	readonly options: readonly z.ZodObject[];
-}): z.ZodType<Told<T>> {
+}): z.ZodType<WithText<T>> {
 	const [first, ...rest] = union.options.map((one) =>
 		one.extend({ text: z.string().describe('in English, lengths in metres') })
 	);
 	return z.discriminatedUnion('code', [first as z.ZodObject, ...rest]) as unknown as z.ZodType<
-		Told<T>
+		WithText<T>
 	>;
 }
 

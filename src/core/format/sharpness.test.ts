@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { shareOfBest, type Sharpness } from './sharpness';
+import { shareOfBest, type MeasuredSharpness } from './sharpness';
 
-const of = (...stops: readonly (readonly [fNumber: number, centre: number])[]): Sharpness => ({
+const of = (
+	...stops: readonly (readonly [fNumber: number, centre: number])[]
+): MeasuredSharpness => ({
 	bodyName: 'a body',
 	focalMm: 50,
 	date: '2026-05-01',

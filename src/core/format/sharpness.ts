@@ -8,7 +8,7 @@ const MOST_STOPS = 40;
 
 const perHeight = (label: string) => number(label, 0, 20_000);
 
-export const SharpnessSchema = record('how sharp the lens is', {
+export const MeasuredSharpnessSchema = record('how sharp the lens is', {
 	/** The body that it was measured on: on another one the numbers are other numbers. */
 	bodyName: text('the name of the body', 1, 80),
 	focalMm: number('the focal length', 4, 800, 'mm'),
@@ -28,13 +28,13 @@ export const SharpnessSchema = record('how sharp the lens is', {
 		MOST_STOPS
 	)
 });
-export type Sharpness = z.output<typeof SharpnessSchema>;
+export type MeasuredSharpness = z.output<typeof MeasuredSharpnessSchema>;
 
 /**
  * What of its best a lens gives at an f-number, in the centre: between two that were measured, by both of them; null
  * beyond them, and where too much lies between.
  */
-export function shareOfBest({ stops }: Sharpness, fNumber: number): number | null {
+export function shareOfBest({ stops }: MeasuredSharpness, fNumber: number): number | null {
 	const best = Math.max(...stops.map(({ centre }) => centre));
 	const at = ({ fNumber: one }: { readonly fNumber: number }) => Math.log2(one / fNumber);
 	const known = stops.toSorted((a, b) => a.fNumber - b.fNumber);

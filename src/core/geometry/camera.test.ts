@@ -90,7 +90,7 @@ describe('where a point falls in the picture', () => {
 	it('lands where the middle ray lands', () => {
 		const seen = seenFrom(poseOf(), { x: 0.7, y: EYE_M + 0.4, z: 3 });
 		const at = framePoint(poseOf(), seen, imageDistanceMm(50, 5));
-		const lens = { focalMm: 50, fNumber: 2, planeMm: 5000, fieldBend: 0 };
+		const lens = { focalMm: 50, fNumber: 2, planeMm: 5000, fieldCurvature: 0 };
 		// the picture on the sensor is upside down: right in the scene is left there
 		expect((at.x - 0.5) * 36).toBeCloseTo(-landsMm(lens, 700, 3000), 9);
 		expect((at.y - 0.5) * 24).toBeCloseTo(landsMm(lens, 400, 3000), 9);

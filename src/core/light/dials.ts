@@ -28,7 +28,7 @@ function nearest(dial: readonly number[], value: number): number {
 }
 
 /** The shutter of the dial nearest to a time, s. */
-export const engravedShutter = (shutterS: number): number => nearest(SHUTTERS, shutterS);
+export const nominalShutter = (shutterS: number): number => nearest(SHUTTERS, shutterS);
 
 /** The shutters of the dial from one to another, both included, the slowest first, s. */
 export const shuttersBetween = (slowestS: number, fastestS: number): number[] =>
@@ -43,12 +43,12 @@ export const isosBetween = (lowest: number, highest: number): number[] =>
 /** The next shutter of the dial, s; null at its end. */
 export function nextShutter(shutterS: number, way: 'faster' | 'slower'): number | null {
 	const dial = SHUTTERS.toSorted((a, b) => b - a);
-	const at = dial.indexOf(engravedShutter(shutterS));
+	const at = dial.indexOf(nominalShutter(shutterS));
 	return dial[way === 'faster' ? at + 1 : at - 1] ?? null;
 }
 
 /** The ISO of the dial nearest to a speed; beyond the dial to two places. */
-export function engravedIso(iso: number): number {
+export function nominalIso(iso: number): number {
 	const last = SPEEDS.at(-1) as number;
 	return iso > last * 1.12 ? Number(iso.toPrecision(2)) : nearest(SPEEDS, iso);
 }

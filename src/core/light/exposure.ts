@@ -81,8 +81,8 @@ export function computedExposure(
 	ev100: number,
 	fNumber: number,
 	limits: {
-		readonly fewS: number;
-		readonly someS: number;
+		readonly fewLostS: number;
+		readonly someLostS: number;
 		lossAt(shutterS: number): number;
 	},
 	choice: IsoChoice
@@ -92,10 +92,10 @@ export function computedExposure(
 	const isoAllowing = (shutterS: number) => thirdStopsUp(lowest, isoFor(ev100, fNumber, shutterS));
 	const shutterAt = (iso: number) => shutterFor(ev100, fNumber, iso);
 	const isHeld = typeof choice === 'number';
-	const liked = isHeld ? choice : Math.min(comfort, isoAllowing(limits.fewS));
+	const liked = isHeld ? choice : Math.min(comfort, isoAllowing(limits.fewLostS));
 	const losesMuch = limits.lossAt(shutterAt(liked)) > MUCH_LOST;
 	const iso =
-		isHeld || !losesMuch || liked < comfort ? liked : Math.min(highest, isoAllowing(limits.someS));
+		isHeld || !losesMuch || liked < comfort ? liked : Math.min(highest, isoAllowing(limits.someLostS));
 	const shutterS = shutterAt(iso);
 	const loss = limits.lossAt(shutterS);
 	const isTooBright = shutterS < body.fastestShutterS * (1 - 1e-9);
@@ -115,7 +115,7 @@ export function computedExposure(
 		shortStops: isTooBright
 			? Math.log2(body.fastestShutterS / shutterS)
 			: isAtItsEnd || isTooSlow
-				? Math.log2(shutterS / limits.someS)
+				? Math.log2(shutterS / limits.someLostS)
 				: 0,
 		roomBelowStops: null
 	};

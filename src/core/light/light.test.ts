@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { BODIES, LENSES } from '$data/kit';
 import { flash, steady } from '$tests/support/flash';
 import { ahead, person, planOf, shotOf } from '$tests/support/shots';
-import { engravedIso, engravedShutter } from './dials';
+import { nominalIso, nominalShutter } from './dials';
 import { LIGHT_WORDS, powerWords, shutterWords } from '$words/light';
 import { ev100Of, isoFor, shutterFor } from './ev';
 import { exposureAt } from '../study/light';
@@ -233,12 +233,12 @@ describe('the dials', () => {
 		[1 / 48, 1 / 50],
 		[0.5, 0.5]
 	])('%d s reads %d', (exact, engraved) => {
-		expect(engravedShutter(exact)).toBe(engraved);
+		expect(nominalShutter(exact)).toBe(engraved);
 	});
 
 	it('ISO and power read as engraved', () => {
-		expect(engravedIso(100 * 2 ** (4 / 3))).toBe(250);
-		expect(engravedIso(100 * 2 ** 7)).toBe(12800);
+		expect(nominalIso(100 * 2 ** (4 / 3))).toBe(250);
+		expect(nominalIso(100 * 2 ** 7)).toBe(12800);
 		expect([1, 1 / 8, 2 ** (-8 / 3), 2 ** (-7 / 3)].map(powerWords)).toEqual([
 			'full power',
 			'1/8 power',

@@ -1,6 +1,6 @@
 import { EquationSum } from '../numeric/linearFit';
 import { frequencyOf, placesOf, RINGS, WAYS, type Spectrum } from './spectrum';
-import { meanSquare, type Spread } from './spread';
+import { meanSquare, type BlurSpread } from './spread';
 
 /** Power is told from noise when it is so many times as much, and told well when it is so many times. */
 const OVER_NOISE = 2;
@@ -21,10 +21,10 @@ const SETTLED = 0.01;
  *
  * @param firstPx about how much the first is blurred, px
  */
-export function difference(first: Spectrum, second: Spectrum, firstPx: number): Spread | null {
+export function difference(first: Spectrum, second: Spectrum, firstPx: number): BlurSpread | null {
 	if (first.scale !== second.scale) return null;
 	weigh(first, second);
-	let answer: Spread | null = null;
+	let answer: BlurSpread | null = null;
 	let most = Infinity;
 	for (let round = 0; round < ROUNDS; round++) {
 		const fit = fitBelow(most);

@@ -1,5 +1,5 @@
-import { edgesOf, type Edge } from './edges';
-import { meanSquare, spreadAlong, type Spread } from './spread';
+import { patchEdgesOf, type Edge } from './edges';
+import { meanSquare, spreadAlong, type BlurSpread } from './spread';
 import type { Patch } from './patch';
 
 /**
@@ -37,8 +37,8 @@ const LEAST_OF_A_WAY = 5;
 const WAY_WIDTH = Math.sin(Math.PI / WAYS);
 
 /** The spread of what blurred a patch; null where noise hides the edges, or there are none. */
-export function edgeSpread(patch: Patch): Spread | null {
-	const { edges: all, smoothedPx } = edgesOf(patch);
+export function edgeSpread(patch: Patch): BlurSpread | null {
+	const { edges: all, smoothedPx } = patchEdgesOf(patch);
 	const edges = all.filter(({ away }) => away < REACH);
 	const high = highOf(edges);
 	if (high.length < LEAST_EDGES) return null;
@@ -65,7 +65,7 @@ export function edgeSpread(patch: Patch): Spread | null {
 const STREAK_SEEN = 0.65;
 
 /** The same with the whole of its streak. */
-function sharpened(seen: Spread): Spread {
+function sharpened(seen: BlurSpread): BlurSpread {
 	const swing = Math.hypot((seen.xx - seen.yy) / 2, seen.xy);
 	if (swing === 0) return seen;
 	const across = Math.sqrt(Math.max(0, meanSquare(seen) - swing));

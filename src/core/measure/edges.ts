@@ -15,7 +15,7 @@ export interface Edge {
 	readonly away: number;
 }
 
-export interface Edges {
+export interface PatchEdges {
 	readonly edges: readonly Edge[];
 	/** What the patch was smoothed by before, px of the patch. */
 	readonly smoothedPx: number;
@@ -32,7 +32,7 @@ const STRONG = 0.2;
 const NO_NOISE = 3;
 
 /** The edges of a patch, each measured along its slope until it ends; widths in pixels of the patch given. */
-export function edgesOf(patch: Patch): Edges {
+export function patchEdgesOf(patch: Patch): PatchEdges {
 	const noise = noiseSigma(patch);
 	const { light: fine, sidePx } = finer(patch);
 	for (const smoothedPx of SMOOTHINGS) {

@@ -1,17 +1,17 @@
 import { difference } from './difference';
 import { fineness, type Spectrum } from './spectrum';
-import { blurOf, meanSquare, type Blur, type Spread } from './spread';
+import { blurOf, meanSquare, type Blur, type BlurSpread } from './spread';
 
 /** What was measured of one thing, an eye say, in one frame. */
-export interface Measured {
+export interface PatchMeasurement {
 	/** By its edges alone; null where they tell nothing. */
-	readonly edges: Spread | null;
+	readonly edges: BlurSpread | null;
 	readonly spectrum: Spectrum | null;
 }
 
 /** How far what blurs it spreads in a frame. */
 export interface SpreadInSet {
-	readonly spread: Spread;
+	readonly spread: BlurSpread;
 	/** Of two frames the sharper has the lower one; px² against the sharpest. */
 	readonly order: number;
 }
@@ -39,8 +39,8 @@ const SIGMA_SHARE = 0.15;
 /** Small eyes have few edges, and most of them are no lashes: px, for eyes one px apart (measured on practice frames). */
 const SIGMA_OF_SMALL = 24;
 
-const NONE: Spread = { xx: 0, yy: 0, xy: 0 };
-const plus = (a: Spread, b: Spread): Spread => ({
+const NONE: BlurSpread = { xx: 0, yy: 0, xy: 0 };
+const plus = (a: BlurSpread, b: BlurSpread): BlurSpread => ({
 	xx: a.xx + b.xx,
 	yy: a.yy + b.yy,
 	xy: a.xy + b.xy
@@ -50,11 +50,11 @@ const plus = (a: Spread, b: Spread): Spread => ({
  * How blurred one thing is in each frame of a set: the edges of the sharpest say how much that one is, the spectra
  * how much more the others are. One frame alone has its edges only. Null where neither tells.
  */
-export function spreadsInSet(frames: readonly Measured[]): (SpreadInSet | null)[] {
+export function spreadsInSet(frames: readonly PatchMeasurement[]): (SpreadInSet | null)[] {
 	const known = frames.filter(({ spectrum }) => spectrum !== null).length;
 	const sharpest = known > 1 ? sharpestOf(frames) : null;
 	if (sharpest === null) return frames.map(({ edges }) => edges && told(edges, meanSquare(edges)));
-	const { spectrum } = frames[sharpest] as Measured & { spectrum: Spectrum };
+	const { spectrum } = frames[sharpest] as PatchMeasurement & { spectrum: Spectrum };
 	const more = frames.map((frame, i) =>
 		i === sharpest ? NONE : frame.spectrum && moreBlurred(spectrum, frame.spectrum)
 	);
@@ -71,10 +71,10 @@ export function spreadsInSet(frames: readonly Measured[]): (SpreadInSet | null)[
 }
 
 /** A set is judged again whenever a frame more is there: what two of them have between them stays. */
-const compared = new WeakMap<Spectrum, WeakMap<Spectrum, Spread | null>>();
+const compared = new WeakMap<Spectrum, WeakMap<Spectrum, BlurSpread | null>>();
 
-function moreBlurred(first: Spectrum, second: Spectrum): Spread | null {
-	const known = compared.get(first) ?? new WeakMap<Spectrum, Spread | null>();
+function moreBlurred(first: Spectrum, second: Spectrum): BlurSpread | null {
+	const known = compared.get(first) ?? new WeakMap<Spectrum, BlurSpread | null>();
 	compared.set(first, known);
 	const found = known.get(second);
 	if (found !== undefined) return found;
@@ -87,7 +87,7 @@ function moreBlurred(first: Spectrum, second: Spectrum): Spread | null {
 const CANDIDATES = 8;
 
 /** Which is sharper than the others, by the sum of the differences. */
-function sharpestOf(frames: readonly Measured[]): number | null {
+function sharpestOf(frames: readonly PatchMeasurement[]): number | null {
 	const finest = frames
 		.flatMap(({ spectrum }, i) => (spectrum ? [{ i, fine: fineness(spectrum) }] : []))
 		.toSorted((a, b) => b.fine - a.fine)
@@ -107,7 +107,10 @@ function sharpestOf(frames: readonly Measured[]): number | null {
 }
 
 /** The square of the sharpest frame's blur: the median of what the edges of it, and of those like it, tell. */
-function leastOf(frames: readonly Measured[], more: readonly (Spread | null)[]): number | null {
+function leastOf(
+	frames: readonly PatchMeasurement[],
+	more: readonly (BlurSpread | null)[]
+): number | null {
 	const told = frames.flatMap(({ edges }, i) => {
 		const extra = more[i];
 		if (!edges || !extra || meanSquare(extra) > ALIKE) return [];
@@ -117,12 +120,12 @@ function leastOf(frames: readonly Measured[], more: readonly (Spread | null)[]):
 	return told[(told.length - 1) >> 1] ?? null;
 }
 
-const between = (a: Spread, b: Spread): Spread => {
-	const half = ({ xx, yy, xy }: Spread) => ({ xx: xx / 2, yy: yy / 2, xy: xy / 2 });
+const between = (a: BlurSpread, b: BlurSpread): BlurSpread => {
+	const half = ({ xx, yy, xy }: BlurSpread) => ({ xx: xx / 2, yy: yy / 2, xy: xy / 2 });
 	return plus(half(a), half(b));
 };
 
-const told = (spread: Spread, order: number): SpreadInSet => ({ spread, order });
+const told = (spread: BlurSpread, order: number): SpreadInSet => ({ spread, order });
 
 /**
  * Disc and streak of what was measured.

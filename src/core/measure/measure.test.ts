@@ -9,7 +9,7 @@ import { blurInSet, blursTogether } from './inSet';
 import { bestLike } from './likeness';
 import { noiseSigma } from './noise';
 import type { Patch } from './patch';
-import { blurOf, blurPx, meanSquare, spreadAlong, type Spread } from './spread';
+import { blurOf, blurPx, meanSquare, spreadAlong, type BlurSpread } from './spread';
 
 /** Eyes of a face that is seen well lie so far apart. */
 const EYES_PX = 100;
@@ -71,7 +71,7 @@ describe('the spread of an edge', () => {
 	});
 
 	it('tells a streak and which way it lies', () => {
-		const blur = blurOf(edgeSpread(block(2, 9)) as Spread);
+		const blur = blurOf(edgeSpread(block(2, 9)) as BlurSpread);
 		expect(blur.streakPx).toBeGreaterThan(5);
 		expect(Math.min(blur.angle, Math.PI - blur.angle)).toBeLessThan(0.35);
 	});

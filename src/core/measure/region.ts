@@ -7,7 +7,7 @@ export interface Region {
 }
 
 /** The same, its rows as columns. */
-export function turnedOver({ widthPx, heightPx, light }: Region): Region {
+export function transpose({ widthPx, heightPx, light }: Region): Region {
 	const turned = new Float32Array(light.length);
 	for (let y = 0; y < heightPx; y++) {
 		for (let x = 0; x < widthPx; x++) turned[x * heightPx + y] = light[y * widthPx + x] as number;

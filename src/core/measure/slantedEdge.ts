@@ -1,6 +1,6 @@
 import { linearFit } from '../numeric/linearFit';
 import { sinc } from '../numeric/sinc';
-import { turnedOver, type Region } from './region';
+import { transpose, type Region } from './region';
 
 /**
  * The spatial frequency response of lens and sensor by one straight, slightly slanted edge: edge spread function, line
@@ -57,7 +57,7 @@ const ENDS = 0.2;
 
 /** Measures the edge in a piece of a picture: one edge, from one side of it to the other. */
 export function slantedEdge(region: Region): EdgeReading {
-	const upright = isUpright(region) ? region : turnedOver(region);
+	const upright = isUpright(region) ? region : transpose(region);
 	const { widthPx, heightPx, light } = upright;
 	if (heightPx < LEAST_ROWS || widthPx < LEAST_WIDTH_PX) return { ok: false, problem: 'too-small' };
 	const ends = endsOf(upright);

@@ -4,7 +4,7 @@ import { linearFit } from '../numeric/linearFit';
  * How far blur spreads each way: the squares of the discs that would spread as far, px² of the picture. Squares add
  * up: what two causes do together is their sum.
  */
-export interface Spread {
+export interface BlurSpread {
 	readonly xx: number;
 	readonly yy: number;
 	/** Positive where it lies from the upper left to the lower right. */
@@ -31,10 +31,10 @@ const LEAST_OF_DISC = 0.8;
 export const blurPx = ({ discPx, streakPx }: Blur): number => Math.hypot(discPx, streakPx);
 
 /** All ways together: the square of the disc that spreads as far. */
-export const meanSquare = ({ xx, yy }: Spread): number => (xx + yy) / 2;
+export const meanSquare = ({ xx, yy }: BlurSpread): number => (xx + yy) / 2;
 
 /** Disc and line of a spread. */
-export function blurOf(spread: Spread): Blur {
+export function blurOf(spread: BlurSpread): Blur {
 	const swing = Math.hypot((spread.xx - spread.yy) / 2, spread.xy);
 	const across = Math.max(0, meanSquare(spread) - swing);
 	const along = Math.max(across, meanSquare(spread) + swing);
@@ -49,7 +49,7 @@ export function blurOf(spread: Spread): Blur {
 /** The spread that is so wide along some lines; null where they do not decide it. */
 export function spreadAlong(
 	ways: readonly { readonly angle: number; readonly square: number; readonly weight: number }[]
-): Spread | null {
+): BlurSpread | null {
 	const fit = linearFit(
 		ways.map(({ angle, square, weight }) => ({
 			terms: [1, Math.cos(2 * angle), Math.sin(2 * angle)],

@@ -1,7 +1,7 @@
 import { mean } from './mean';
 
 /** A mean and between which it lies in nineteen of twenty cases. */
-export interface Interval {
+export interface MeanInterval {
 	readonly mean: number;
 	readonly low: number;
 	readonly high: number;
@@ -21,7 +21,7 @@ export const studentT = (freedom: number): number =>
  * The intervals of means that follow each other: how much the values of one spread, as a share of it, is taken from it
  * and its two neighbours together, since they are few. Endless while there is one value of each.
  */
-export function intervalsOf(groups: readonly (readonly number[])[]): Interval[] {
+export function intervalsOf(groups: readonly (readonly number[])[]): MeanInterval[] {
 	return groups.map((values, i) => {
 		const alike = groups.slice(Math.max(0, i - 1), i + 2);
 		const freedom = alike.reduce((sum, { length }) => sum + length - 1, 0);

@@ -1,4 +1,4 @@
-import type { Interval } from './interval';
+import type { MeanInterval } from './interval';
 
 /** The middle of values; between the two in the middle of an even number. */
 export function median(values: readonly number[]): number {
@@ -17,7 +17,7 @@ const ONE_SIDE = 0.025;
  * is below the median as often as above. Endless for fewer than six. Source: Conover, "Practical Nonparametric
  * Statistics" (from memory).
  */
-export function medianInterval(values: readonly number[]): Interval {
+export function medianInterval(values: readonly number[]): MeanInterval {
 	const sorted = values.toSorted((a, b) => a - b);
 	const count = sorted.length;
 	// how many may be cut off at each end: the binomial distribution of one half

@@ -60,8 +60,8 @@ describe.each(examples.map((example) => [example.what, example] as const))('%s',
 
 	it('has the same limits of the shutter', () => {
 		if (!take) throw new Error('nothing to focus on');
-		const { fewS, someS } = take.candidate.chance.shutterLimits(take);
-		near(fewS / expected.shutter.t1S, 1, within.t1S);
-		near(someS / expected.shutter.t2S, 1, within.t2S);
+		const { fewLostS, someLostS } = take.candidate.chance.shutterLimits(take);
+		near(fewLostS / expected.shutter.t1S, 1, within.t1S);
+		near(someLostS / expected.shutter.t2S, 1, within.t2S);
 	});
 });

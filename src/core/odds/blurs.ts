@@ -1,4 +1,4 @@
-import { bendFactor, vergenceOfImage } from '../optics/focus';
+import { fieldCurvatureFactor, vergenceOfImage } from '../optics/focus';
 import type { Conditions } from './conditions';
 import { WorstPoints } from './worstPoints';
 
@@ -16,7 +16,7 @@ export interface Happened {
 }
 
 /** Of every target of every frame, frame by frame. */
-export interface Blurs {
+export interface FrameBlurs {
 	/** The defocus at f/1. */
 	readonly disc: Float64Array;
 	/** What motion and shake add in a second. */
@@ -24,7 +24,7 @@ export interface Blurs {
 }
 
 /** Of all targets. */
-export function blursOf(conditions: Conditions, happened: Happened): Blurs {
+export function blursOf(conditions: Conditions, happened: Happened): FrameBlurs {
 	const { length: count } = conditions.targets;
 	const frames = happened.imageMm.length;
 	const disc = new Float64Array(frames * count);
@@ -61,7 +61,7 @@ function worstFirst({ targets, planeM }: Conditions): Conditions['targets'] {
 
 /** What is called to look at targets in a frame, and puts down their defocus at f/1 and their streak in a second. */
 function lookingAt(
-	{ people, focalMm, fieldBend, shakeMmPerS }: Conditions,
+	{ people, focalMm, fieldCurvature, shakeMmPerS }: Conditions,
 	{ imageMm: images, cameraM: forward, shake, personM, times }: Happened,
 	targets: Conditions['targets']
 ): (frame: number, disc: Float64Array, streak: Float64Array) => void {
@@ -83,9 +83,9 @@ function lookingAt(
 			const one = all[i] as (typeof all)[number];
 			const perM = 1 / (one.depthM + (one.away[frame] as number) - cameraM);
 			const surfacePerM =
-				fieldBend === 0
+				fieldCurvature === 0
 					? planePerM
-					: planePerM / bendFactor(fieldBend, 1 / Math.hypot(1, one.asideM * perM));
+					: planePerM / fieldCurvatureFactor(fieldCurvature, 1 / Math.hypot(1, one.asideM * perM));
 			const width = focalMm * imageM * (perM - surfacePerM);
 			const run = one.speed * (one.times[frame] as number) * imageM * perM;
 			disc[i] = width * width * one.perAllowed;

@@ -3,7 +3,7 @@
 /** Normal quantile of a two-sided 95%. */
 const Z95 = 1.959963984540054;
 
-export interface Interval {
+export interface ShareInterval {
 	readonly low: number;
 	readonly high: number;
 }
@@ -12,7 +12,7 @@ export interface Interval {
  * The 95% interval of a share. Source: Wilson, "Probable inference", 1927.
  * @example wilson(8, 10) // { low: 0.490, high: 0.943 }
  */
-export function wilson(hits: number, of: number): Interval {
+export function wilson(hits: number, of: number): ShareInterval {
 	if (of === 0) return { low: 0, high: 1 };
 	const p = hits / of;
 	const zz = (Z95 * Z95) / of;

@@ -1,5 +1,5 @@
 import type { Chance, Take } from '../study/candidate';
-import { standsForS } from '../study/light';
+import { effectiveExposureS } from '../study/light';
 import type { Spreads } from '../tables/spreads';
 import { drawsOf } from './draws';
 import { FrameSets } from './frameSets';
@@ -17,10 +17,10 @@ export function chanceOf(spreads: Spreads): Chance {
 		shutterLimits: (take) => sets.of(take).shutterLimits,
 		sharpShare(take) {
 			const share =
-				sharpShares.get(take) ?? sets.of(take).sharpShare(take.fNumber, standsForS(take));
+				sharpShares.get(take) ?? sets.of(take).sharpShare(take.fNumber, effectiveExposureS(take));
 			sharpShares.set(take, share);
 			return share;
 		},
-		keeperShare: (take) => sets.of(take).keeperShare(take.fNumber, standsForS(take))
+		keeperShare: (take) => sets.of(take).keeperShare(take.fNumber, effectiveExposureS(take))
 	};
 }

@@ -15,7 +15,7 @@ type Sensor = Body['sensor'];
 /** What the frames of a focus depend on, as flat arrays. */
 export interface Conditions {
 	readonly focalMm: number;
-	readonly fieldBend: number;
+	readonly fieldCurvature: number;
 	/** The plane focused on, before any accident, and the same as the plan has it, m. */
 	readonly planeM: number;
 	readonly plannedM: number;
@@ -105,7 +105,7 @@ export function conditionsOf(
 	const placeOf = (id: string | null) => people.findIndex(({ personId }) => personId === id);
 	return {
 		focalMm: optic.focalMm,
-		fieldBend: optic.fieldBend,
+		fieldCurvature: optic.fieldCurvature,
 		planeM: candidate.planeM + (isReframed ? reframeErrorM : 0),
 		plannedM: candidate.planeM,
 		focusingMm:

@@ -1,9 +1,9 @@
 import type { ShutterLimits } from '../study/candidate';
 import type { Accidents, CameraAccidents, Moved } from './accidents';
-import { blursOf, worstPointsOf, type Blurs, type Happened } from './blurs';
+import { blursOf, worstPointsOf, type FrameBlurs, type Happened } from './blurs';
 import { imageOf, type Conditions, type PersonConditions } from './conditions';
 import type { Draws } from './draws';
-import { limitsOf } from './shutterLimits';
+import { shutterLimitsOf } from './shutterLimits';
 import type { WorstPoints } from './worstPoints';
 
 /**
@@ -15,7 +15,7 @@ export class FrameSet {
 	readonly draws: Draws;
 	#worst: WorstPoints | null = null;
 	/** Kept only when single targets are asked for: many sets are only asked for shares. */
-	#blurs: Blurs | null = null;
+	#blurs: FrameBlurs | null = null;
 	readonly #isWrong: Uint8Array;
 	/** Frames in which somebody who counts has their eyes shut. */
 	#blinks: Uint8Array | null = null;
@@ -44,7 +44,7 @@ export class FrameSet {
 	}
 
 	/** What becomes of every target in every frame; kept from then on. */
-	get blurs(): Blurs {
+	get blurs(): FrameBlurs {
 		return (this.#blurs ??= blursOf(this.conditions, this.#happened));
 	}
 
@@ -190,7 +190,7 @@ export class FrameSet {
 
 	/** How slow the shutter may be when defocus uses up half of what is allowed, as squares. */
 	get shutterLimits(): ShutterLimits {
-		this.#limits ??= limitsOf(this.#halfway());
+		this.#limits ??= shutterLimitsOf(this.#halfway());
 		return this.#limits;
 	}
 

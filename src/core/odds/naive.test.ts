@@ -3,7 +3,7 @@ import { BODIES, LENSES } from '$data/kit';
 import { naiveSharpShare } from '$tests/support/naiveOdds';
 import { ahead, EYE_M, person, shotOf, thing, type Sketch } from '$tests/support/shots';
 import { takeOf } from '$tests/support/solved';
-import { standsForS } from '../study/light';
+import { effectiveExposureS } from '../study/light';
 import { ASSUMED } from '../tables/spreads';
 import { oddsOf } from './odds';
 
@@ -91,7 +91,7 @@ describe('against a plain simulation with a million frames', () => {
 		'%s: within a point',
 		(_, sketch) => {
 			const take = takeOf(shotOf(near(sketch)));
-			const shutterS = standsForS(take);
+			const shutterS = effectiveExposureS(take);
 			const plain = naiveSharpShare(take, shutterS, 1_000_000);
 			const { sharpShare } = oddsOf(take, 20_000, 1, ASSUMED);
 			expect(Math.abs(sharpShare - plain)).toBeLessThan(0.01);

@@ -1,14 +1,14 @@
 import type { Take } from '../study/candidate';
 import { CAUSES, type Cause } from '../format/odds';
 import { defocusMm } from '../optics/blur';
-import { bendFactor, vergenceOfImage } from '../optics/focus';
+import { fieldCurvatureFactor, vergenceOfImage } from '../optics/focus';
 import { vergence } from '../optics/vergence';
-import { standsForS } from '../study/light';
+import { effectiveExposureS } from '../study/light';
 import type { Handling } from '../study/technique';
 import type { Landmark } from '../tables/landmarks';
 import type { Spreads } from '../tables/spreads';
 import type { Accidents } from './accidents';
-import { framesFor95, wilson, type Interval } from './certainty';
+import { framesFor95, wilson, type ShareInterval } from './certainty';
 import { imageOf } from './conditions';
 import { drawsOf } from './draws';
 import type { FrameSet } from './frameSet';
@@ -16,7 +16,7 @@ import { FrameSets } from './frameSets';
 
 /** The odds of a plan: how many frames are keepers, and what spoils the others. */
 
-export interface Share extends Interval {
+export interface Share extends ShareInterval {
 	readonly share: number;
 }
 
@@ -61,7 +61,7 @@ export function oddsOf(
 	frames: number,
 	seed: number,
 	spreads: Spreads,
-	{ mode, shutterS = standsForS(take) }: Otherwise = {}
+	{ mode, shutterS = effectiveExposureS(take) }: Otherwise = {}
 ): Odds {
 	const sets = new FrameSets(spreads, () => drawsOf(seed, frames));
 	return countedOf(take, sets.of(take, mode), shutterS);
@@ -75,7 +75,7 @@ export function oddsOfAll(
 	spreads: Spreads
 ): Odds[] {
 	const sets = new FrameSets(spreads, () => drawsOf(seed, frames));
-	return takes.map((take) => countedOf(take, sets.of(take), standsForS(take)));
+	return takes.map((take) => countedOf(take, sets.of(take), effectiveExposureS(take)));
 }
 
 /** Looks at every frame. */
@@ -169,7 +169,7 @@ function causeAt(
 	const { cameraM, imageMm, shakeMmPerS } = set.cameraAccidents(frame);
 	const { awayM, speedMmPerS } = set.movedIn(frame, owner);
 	const discMm = (atM: number, focusMm: number): number => {
-		const bend = bendFactor(conditions.fieldBend, atM / Math.hypot(atM, asideM));
+		const bend = fieldCurvatureFactor(conditions.fieldCurvature, atM / Math.hypot(atM, asideM));
 		const plane = vergenceOfImage(focalMm, focusMm) / bend;
 		const lens = { focalMm, imageDistanceMm: focusMm };
 		return defocusMm(lens, fNumber, Math.abs(vergence(atM) - plane));
@@ -201,7 +201,7 @@ export function likelyBadFrame(
 	spreads: Spreads
 ): Accidents {
 	const set = new FrameSets(spreads, () => drawsOf(seed, frames)).of(take);
-	const shutterS = standsForS(take);
+	const shutterS = effectiveExposureS(take);
 	const { targets } = set.conditions;
 	const worst = Array.from({ length: frames }, (_, frame) =>
 		Math.max(...targets.map((_target, i) => set.excess(frame, i, take.fNumber, shutterS)))

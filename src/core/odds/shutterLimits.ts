@@ -8,13 +8,13 @@ const SLOWEST_S = 1 / 30;
  *
  * @param slowest the slowest shutter that saves each frame, s, fastest first
  */
-export function limitsOf(slowest: Float64Array): ShutterLimits {
+export function shutterLimitsOf(slowest: Float64Array): ShutterLimits {
 	const frames = slowest.length;
 	const losing = (share: number) =>
 		Math.min(SLOWEST_S, slowest[Math.min(frames - 1, Math.floor(share * frames))] as number);
 	return {
-		fewS: losing(FEW_LOST),
-		someS: losing(SOME_LOST),
+		fewLostS: losing(FEW_LOST),
+		someLostS: losing(SOME_LOST),
 		lossAt(shutterS) {
 			let [low, high] = [0, frames];
 			while (low < high) {

@@ -8,7 +8,7 @@ import { imageDistanceMm } from '../geometry/thinLens';
 import { depthOfVergence, vergence } from './vergence';
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
-const optic = (focalMm: number, fieldBend = 0) => ({ focalMm, fieldBend });
+const optic = (focalMm: number, fieldCurvature = 0) => ({ focalMm, fieldCurvature });
 
 const defocusOf = (
 	focalMm: number,
@@ -66,7 +66,7 @@ describe('defocus', () => {
 				between(-1, 1),
 				(focalMm, fNumber, planeM, depthM, xM, yM, bend) => {
 					const cos = depthM / Math.hypot(depthM, xM, yM);
-					const lens = { focalMm, fNumber, planeMm: planeM * 1000, fieldBend: bend };
+					const lens = { focalMm, fNumber, planeMm: planeM * 1000, fieldCurvature: bend };
 					const traced = patchMm(lens, xM * 1000, yM * 1000, depthM * 1000);
 					const computed = defocusOf(focalMm, fNumber, planeM, depthM, bend, cos);
 					expect(Math.abs(computed - traced)).toBeLessThan(1e-4 * traced + 1e-9);
@@ -144,7 +144,7 @@ describe('diffraction', () => {
 });
 
 it('the traced lens itself is sound: its sensor stands where the lens equation says', () => {
-	const lens = { focalMm: 50, fNumber: 2, planeMm: 1000, fieldBend: 0 };
+	const lens = { focalMm: 50, fNumber: 2, planeMm: 1000, fieldCurvature: 0 };
 	expect(sensorMm(lens)).toBeCloseTo(52.6316, 4);
 	expect(patchMm(lens, 120, 0, 1000)).toBeCloseTo(0, 9);
 });

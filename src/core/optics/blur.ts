@@ -44,7 +44,7 @@ export function vergenceErrorOf(focus: FocusedOptic, fNumber: number, discMm: nu
  *
  * @returns mm on the sensor
  *
- * @example diffractionMm(focusAt({ focalMm: 50, fieldBend: 0 }, 1), 16) // 0.0162
+ * @example diffractionMm(focusAt({ focalMm: 50, fieldCurvature: 0 }, 1), 16) // 0.0162
  */
 export function diffractionMm(focus: FocusedOptic, fNumber: number): number {
 	return (1.745 * WAVELENGTH_MM * fNumber * focus.imageDistanceMm) / focus.focalMm;

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { defocusContrast, patternContrast, smearMm } from './contrast';
+import { defocusContrast, patternContrast, objectPlaneBlurMm } from './contrast';
 import { focusAt } from './focus';
 
-const focus = (planeM: number, focalMm = 50) => focusAt({ focalMm, fieldBend: 0 }, planeM);
+const focus = (planeM: number, focalMm = 50) => focusAt({ focalMm, fieldCurvature: 0 }, planeM);
 
 /** The smear at which the transfer of a disc has this argument, for bars of 10 mm. */
 const smearOf = (x: number) => (x * 2 * 10) / Math.PI;
@@ -31,13 +31,13 @@ describe('smear', () => {
 	// Merklinger, "The INs and OUTs of Focus" (from memory): focused at infinity, a lens smears
 	// every distance by the diameter of its opening; 50 mm at f/10 draws nothing finer than 5 mm
 	it.each([1, 3, 30, 300])('focused at infinity, f/10 of 50 mm smears 5 mm at %d m', (depthM) => {
-		expect(smearMm(focus(1e9), 10, depthM, 1)).toBeCloseTo(5, 4);
+		expect(objectPlaneBlurMm(focus(1e9), 10, depthM, 1)).toBeCloseTo(5, 4);
 	});
 
 	it('falls in proportion from the lens to the plane of focus and grows again behind it', () => {
-		expect(smearMm(focus(4), 2, 2, 1)).toBeCloseTo(12.5, 9);
-		expect(smearMm(focus(4), 2, 4, 1)).toBe(0);
-		expect(smearMm(focus(4), 2, 8, 1)).toBeCloseTo(25, 9);
+		expect(objectPlaneBlurMm(focus(4), 2, 2, 1)).toBeCloseTo(12.5, 9);
+		expect(objectPlaneBlurMm(focus(4), 2, 4, 1)).toBe(0);
+		expect(objectPlaneBlurMm(focus(4), 2, 8, 1)).toBeCloseTo(25, 9);
 	});
 });
 

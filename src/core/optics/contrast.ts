@@ -1,6 +1,6 @@
 import { FIRST_ZERO_OF_J1, jinc } from '../numeric/bessel';
 import { WAVELENGTH_MM } from './blur';
-import { bendFactor, type FocusedOptic } from './focus';
+import { fieldCurvatureFactor, type FocusedOptic } from './focus';
 
 /**
  * Diameter of the blur disc projected back to the plane of a thing: smear = (f/N) |1 - D/s'|.
@@ -8,15 +8,15 @@ import { bendFactor, type FocusedOptic } from './focus';
  *
  * @returns mm in the plane of the thing
  *
- * @example smearMm(focusAt({ focalMm: 85, fieldBend: 0 }, 3), 2, 10, 1) // 99.2: a wall 7 m behind
+ * @example objectPlaneBlurMm(focusAt({ focalMm: 85, fieldCurvature: 0 }, 3), 2, 10, 1) // 99.2: a wall 7 m behind
  */
-export function smearMm(
+export function objectPlaneBlurMm(
 	focus: FocusedOptic,
 	fNumber: number,
 	depthM: number,
 	cosOffAxis: number
 ): number {
-	const surfaceM = focus.planeM * bendFactor(focus.fieldBend, cosOffAxis);
+	const surfaceM = focus.planeM * fieldCurvatureFactor(focus.fieldCurvature, cosOffAxis);
 	return (focus.focalMm / fNumber) * Math.abs(1 - depthM / surfaceM);
 }
 

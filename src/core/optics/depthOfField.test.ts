@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sharpZone } from './depthOfField';
+import { depthOfField } from './depthOfField';
 import { focusAt } from './focus';
 
 /** The sharp zone of a lens without bend, all lengths but the depths in mm. */
 const zone = (focalMm: number, fNumber: number, planeM: number, toleranceMm: number) =>
-	sharpZone(focusAt({ focalMm, fieldBend: 0 }, planeM), fNumber, toleranceMm);
+	depthOfField(focusAt({ focalMm, fieldCurvature: 0 }, planeM), fNumber, toleranceMm);
 
 /** H = f²/(N c0) + f, mm (Ray, Applied Photographic Optics, from memory). */
 const hyperfocalMm = (focalMm: number, fNumber: number, toleranceMm: number) =>

@@ -10,9 +10,9 @@ import { depthOfVergence, vergence } from './vergence';
  *
  * @returns metres; `farM` is Infinity when the zone reaches that far
  *
- * @example sharpZone(focusAt({ focalMm: 85, fieldBend: 0 }, 3), 2.8, 0.03) // { nearM: 2.902, farM: 3.105 }
+ * @example depthOfField(focusAt({ focalMm: 85, fieldCurvature: 0 }, 3), 2.8, 0.03) // { nearM: 2.902, farM: 3.105 }
  */
-export function sharpZone(
+export function depthOfField(
 	focus: FocusedOptic,
 	fNumber: number,
 	toleranceMm: number

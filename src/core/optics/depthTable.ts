@@ -1,6 +1,6 @@
 import type { Lens } from '../format/shot';
-import { sharpZone } from './depthOfField';
-import { engraved, ladderOf } from './fNumber';
+import { depthOfField } from './depthOfField';
+import { nominalFNumber, ladderOf } from './fNumber';
 import { focusAt } from './focus';
 
 /** A lens's depth of field by f-number and distance, as tables are printed. */
@@ -30,13 +30,13 @@ const PER_STOP = 3;
  */
 export function depthTable(lens: Lens, focalMm: number, toleranceMm: number): DepthTable {
 	const rungs = ladderOf(lens, focalMm).filter((_, i) => i % PER_STOP === 0);
-	const optic = { focalMm, fieldBend: 0 };
+	const optic = { focalMm, fieldCurvature: 0 };
 	return {
-		fNumbers: rungs.map(engraved),
+		fNumbers: rungs.map(nominalFNumber),
 		rows: DISTANCES_M.filter((distanceM) => distanceM >= lens.closestFocusM).map((distanceM) => ({
 			distanceM,
 			depths: rungs.map((fNumber) => {
-				const { nearM, farM } = sharpZone(focusAt(optic, distanceM), fNumber, toleranceMm);
+				const { nearM, farM } = depthOfField(focusAt(optic, distanceM), fNumber, toleranceMm);
 				return { beforeM: distanceM - nearM, behindM: farM - distanceM };
 			})
 		})),

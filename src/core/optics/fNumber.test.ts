@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Lens } from '../format/shot';
 import { LENSES } from '$data/kit';
 import {
-	engraved,
+	nominalFNumber,
 	factorOfStops,
 	fNumberOfThird,
 	ladderOf,
@@ -28,7 +28,7 @@ describe('the series of f-numbers', () => {
 		[11, 45],
 		[12, 64]
 	])('aperture value %d is f/%d', (apertureValue, fNumber) => {
-		expect(engraved(fNumberOfThird(3 * apertureValue))).toBe(fNumber);
+		expect(nominalFNumber(fNumberOfThird(3 * apertureValue))).toBe(fNumber);
 		// engraved numbers are rounded: never more than a tenth of a stop
 		expect(Math.abs(stopsBetween(1, fNumber) - apertureValue)).toBeLessThan(0.1);
 	});
@@ -41,11 +41,11 @@ describe('the series of f-numbers', () => {
 		[11, [11, 13, 14, 16]]
 	])('from f/%d in thirds', (start, thirds) => {
 		const first = Math.round(6 * Math.log2(start));
-		expect(thirds.map((_, i) => engraved(fNumberOfThird(first + i)))).toEqual(thirds);
+		expect(thirds.map((_, i) => nominalFNumber(fNumberOfThird(first + i)))).toEqual(thirds);
 	});
 
 	it('calls two thirds above f/1 "1.2", as lenses do', () => {
-		expect(engraved(fNumberOfThird(2))).toBe(1.2);
+		expect(nominalFNumber(fNumberOfThird(2))).toBe(1.2);
 	});
 });
 
@@ -68,7 +68,7 @@ describe('stops between f-numbers (common practice, no source)', () => {
 });
 
 describe('the ladder of a lens', () => {
-	const names = (lens: Lens, focalMm: number) => ladderOf(lens, focalMm).map(engraved);
+	const names = (lens: Lens, focalMm: number) => ladderOf(lens, focalMm).map(nominalFNumber);
 
 	it('runs in thirds from the widest to the smallest', () => {
 		expect(names(LENSES.normal50, 50)).toEqual([
@@ -97,7 +97,7 @@ describe('the ladder of a lens', () => {
 
 	it('finds the rung nearest in stops', () => {
 		const ladder = ladderOf(LENSES.normal50, 50);
-		expect(engraved(ladder[nearestRung(ladder, 4.2)] as number)).toBe(4);
+		expect(nominalFNumber(ladder[nearestRung(ladder, 4.2)] as number)).toBe(4);
 		expect(nearestRung(ladder, 0.5)).toBe(0);
 		expect(nearestRung(ladder, 90)).toBe(ladder.length - 1);
 	});

@@ -7,7 +7,7 @@ import type { Lens } from '../format/shot';
  */
 
 /** Engraved thirds from i = -3 (0.7) on. */
-const ENGRAVED = [
+const NOMINAL = [
 	0.7, 0.8, 0.9, 1, 1.1, 1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.5, 2.8, 3.2, 3.5, 4, 4.5, 5, 5.6, 6.3, 7.1,
 	8, 9, 10, 11, 13, 14, 16, 18, 20, 22, 25, 29, 32, 36, 40, 45, 51, 57, 64
 ] as const;
@@ -25,11 +25,11 @@ function nearestThird(fNumber: number): number {
 
 /**
  * The f-number as a photographer says it.
- * @example engraved(5.0397) // 5
+ * @example nominalFNumber(5.0397) // 5
  */
-export function engraved(fNumber: number): number {
+export function nominalFNumber(fNumber: number): number {
 	const index = nearestThird(fNumber);
-	return ENGRAVED[index - FIRST_INDEX] ?? Number(fNumberOfThird(index).toPrecision(2));
+	return NOMINAL[index - FIRST_INDEX] ?? Number(fNumberOfThird(index).toPrecision(2));
 }
 
 /**

@@ -5,7 +5,7 @@ import { vergence } from './vergence';
 export interface Optic {
 	readonly focalMm: number;
 	/** 0: the surface of focus is a flat plane; 1: a shell around the camera. */
-	readonly fieldBend: number;
+	readonly fieldCurvature: number;
 }
 
 /** A lens focused: `planeM` is the focused depth on the axis. */
@@ -17,10 +17,10 @@ export interface FocusedOptic extends Optic {
 /**
  * Focuses a lens on a depth on its axis, m.
  *
- * @example focusAt({ focalMm: 50, fieldBend: 0 }, 1).imageDistanceMm // 52.63
+ * @example focusAt({ focalMm: 50, fieldCurvature: 0 }, 1).imageDistanceMm // 52.63
  */
-export function focusAt({ focalMm, fieldBend }: Optic, planeM: number): FocusedOptic {
-	return { focalMm, fieldBend, planeM, imageDistanceMm: imageDistanceMm(focalMm, planeM) };
+export function focusAt({ focalMm, fieldCurvature }: Optic, planeM: number): FocusedOptic {
+	return { focalMm, fieldCurvature, planeM, imageDistanceMm: imageDistanceMm(focalMm, planeM) };
 }
 
 /**
@@ -30,13 +30,13 @@ export function focusAt({ focalMm, fieldBend }: Optic, planeM: number): FocusedO
  *
  * @returns s'/s
  */
-export function bendFactor(fieldBend: number, cosOffAxis: number): number {
-	return 1 - fieldBend * (1 - cosOffAxis);
+export function fieldCurvatureFactor(fieldCurvature: number, cosOffAxis: number): number {
+	return 1 - fieldCurvature * (1 - cosOffAxis);
 }
 
 /** Depth on the axis, m, that puts the surface of focus through a point off the axis. */
 export function planeThrough(optic: Optic, depthM: number, cosOffAxis: number): number {
-	return depthM / bendFactor(optic.fieldBend, cosOffAxis);
+	return depthM / fieldCurvatureFactor(optic.fieldCurvature, cosOffAxis);
 }
 
 /**
@@ -54,7 +54,7 @@ export const vergenceOfImage = (focalMm: number, imageMm: number): number =>
  * @param cosOffAxis cosine of its angle off the axis
  */
 export function vergenceError(focus: FocusedOptic, depthM: number, cosOffAxis: number): number {
-	const surfaceM = focus.planeM * bendFactor(focus.fieldBend, cosOffAxis);
+	const surfaceM = focus.planeM * fieldCurvatureFactor(focus.fieldCurvature, cosOffAxis);
 	return Math.abs(vergence(depthM) - vergence(surfaceM));
 }
 
@@ -62,7 +62,7 @@ export function vergenceError(focus: FocusedOptic, depthM: number, cosOffAxis: n
  * A lens whose image lies at a distance behind it, mm, wherever that is in focus: behind infinity, too,
  * where the depth is negative.
  */
-export function focusedAt({ focalMm, fieldBend }: Optic, imageMm: number): FocusedOptic {
+export function focusedAt({ focalMm, fieldCurvature }: Optic, imageMm: number): FocusedOptic {
 	const planeM = 1 / vergenceOfImage(focalMm, imageMm);
-	return { focalMm, fieldBend, planeM, imageDistanceMm: imageMm };
+	return { focalMm, fieldCurvature, planeM, imageDistanceMm: imageMm };
 }

@@ -1,5 +1,5 @@
 import { lastHolding } from '../numeric/bisect';
-import { bendFactor, type FocusedOptic } from './focus';
+import { fieldCurvatureFactor, type FocusedOptic } from './focus';
 import { seenFrom, type CameraPose } from '../geometry/camera';
 import { along, type Vec3 } from '../geometry/vector';
 
@@ -25,7 +25,7 @@ export function focusCurve(
 		/** Positive behind the surface, negative in front of it. */
 		const behind = (reachM: number): number => {
 			const { depthM, cosOffAxis } = seenFrom(pose, along(start, direction, reachM));
-			return depthM - focus.planeM * bendFactor(focus.fieldBend, cosOffAxis);
+			return depthM - focus.planeM * fieldCurvatureFactor(focus.fieldCurvature, cosOffAxis);
 		};
 		if (behind(NEAREST_M) > 0 || behind(FARTHEST_M) < 0) return [];
 		const isBehind = (reachM: number) => behind(reachM) >= 0;

@@ -9,7 +9,7 @@ const THIRDS = 3;
  * The light that a photograph was taken in: its settings, if they were right and no flash fired; undefined
  * where it does not say them all.
  */
-export function lightOf({
+export function lightOfPhotograph({
 	fNumber,
 	shutterS,
 	iso,

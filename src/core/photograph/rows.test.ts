@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { Random } from '../numeric/random';
-import { rowsOf, type SeenHead } from './rows';
+import { photographRows, type RowHead } from './rows';
 
 /** Camera at the height of the eyes of those who stand in front. */
-const seen = (depthM: number, x: number, y: number, sigmaM = 0.057 * depthM): SeenHead => ({
+const seen = (depthM: number, x: number, y: number, sigmaM = 0.057 * depthM): RowHead => ({
 	depthM,
 	sigmaM,
 	aside: x / depthM,
 	above: y / depthM
 });
 
-const row = (count: number, depthM: number, y: number): SeenHead[] =>
+const row = (count: number, depthM: number, y: number): RowHead[] =>
 	Array.from({ length: count }, (_, i) => seen(depthM, (i - (count - 1) / 2) * 0.6, y));
 
 describe('rows', () => {
@@ -20,27 +20,27 @@ describe('rows', () => {
 			const depthM = head.depthM * (1 + 0.057 * random.normal());
 			return { ...head, depthM };
 		});
-		expect(rowsOf(heads)).toEqual([1, 1, 1, 1, 1, 2, 2, 2, 2, 2, 2, 3, 3, 3, 3]);
+		expect(photographRows(heads)).toEqual([1, 1, 1, 1, 1, 2, 2, 2, 2, 2, 2, 3, 3, 3, 3]);
 	});
 
 	it('on level ground are told by size, where that is sure enough', () => {
 		const near = row(3, 2, 0);
 		const far = row(3, 3.2, 0);
-		expect(rowsOf([...far, ...near])).toEqual([2, 2, 2, 1, 1, 1]);
+		expect(photographRows([...far, ...near])).toEqual([2, 2, 2, 1, 1, 1]);
 	});
 
 	it('are one where a child stands beside its parents', () => {
-		expect(rowsOf([seen(3, -0.5, 0), seen(3.05, 0, -0.5), seen(2.95, 0.5, 0.05)])).toEqual([
+		expect(photographRows([seen(3, -0.5, 0), seen(3.05, 0, -0.5), seen(2.95, 0.5, 0.05)])).toEqual([
 			1, 1, 1
 		]);
 	});
 
 	it('are two where one is behind the other’s shoulder', () => {
-		expect(rowsOf([seen(3, 0, 0), seen(4, 0.1, 0.25)])).toEqual([1, 2]);
+		expect(photographRows([seen(3, 0, 0), seen(4, 0.1, 0.25)])).toEqual([1, 2]);
 	});
 
 	it('of nobody are none, of somebody alone one', () => {
-		expect(rowsOf([])).toEqual([]);
-		expect(rowsOf([seen(3, 0, 0)])).toEqual([1]);
+		expect(photographRows([])).toEqual([]);
+		expect(photographRows([seen(3, 0, 0)])).toEqual([1]);
 	});
 });

@@ -3,7 +3,7 @@ import { mean } from '../numeric/mean';
 /** Who stands in one row, by height in the frame and size together (section 10 of the model). */
 
 /** A head as it was fitted: depth and its spread, and how far beside and above the axis it is seen, over the depth. */
-export interface SeenHead {
+export interface RowHead {
 	readonly depthM: number;
 	readonly sigmaM: number;
 	readonly aside: number;
@@ -32,7 +32,7 @@ const MIXES_DEG = [0, 15, 30, 45, 55, 65, 75, 82, 90];
  * The row of each head, counted from the front, from 1. Of all ways to part the heads, put in order by size
  * and height, into rows, the one that leaves least unexplained; another row must be worth it.
  */
-export function rowsOf(heads: readonly SeenHead[]): number[] {
+export function photographRows(heads: readonly RowHead[]): number[] {
 	if (heads.length === 0) return [];
 	const typicalM = mean(heads.map(({ depthM }) => depthM));
 	const points = heads.map(({ depthM, sigmaM, aside, above }) => ({
@@ -115,7 +115,7 @@ function settled(rows: readonly Row[], points: readonly Point[]): readonly Row[]
 }
 
 /** Rows that stand too near together are one: a child beside its parents is lower, not nearer. */
-function apart(rows: readonly Row[], heads: readonly SeenHead[]): readonly Row[] {
+function apart(rows: readonly Row[], heads: readonly RowHead[]): readonly Row[] {
 	const sorted = rows.toSorted((a, b) => depthOf(a, heads).depthM - depthOf(b, heads).depthM);
 	const close = sorted.findIndex((row, r) => r > 0 && !areTwo(sorted[r - 1] as Row, row, heads));
 	if (close < 0) return sorted;
@@ -124,7 +124,7 @@ function apart(rows: readonly Row[], heads: readonly SeenHead[]): readonly Row[]
 }
 
 /** Whether a gap between rows explains their sizes better than none. */
-function areTwo(near: Row, far: Row, heads: readonly SeenHead[]): boolean {
+function areTwo(near: Row, far: Row, heads: readonly RowHead[]): boolean {
 	const [a, b] = [depthOf(near, heads), depthOf(far, heads)];
 	const apartM = b.depthM - a.depthM;
 	const ofOne = Math.hypot(a.sigmaM, b.sigmaM);
@@ -135,8 +135,8 @@ function areTwo(near: Row, far: Row, heads: readonly SeenHead[]): boolean {
 }
 
 /** Mean depth of a row, and how far off that may be. */
-function depthOf(row: Row, heads: readonly SeenHead[]) {
-	const all = row.map((i) => heads[i] as SeenHead);
+function depthOf(row: Row, heads: readonly RowHead[]) {
+	const all = row.map((i) => heads[i] as RowHead);
 	const squares = all.reduce((sum, one) => sum + one.sigmaM ** 2 + WITHIN_ROW_M ** 2, 0);
 	return { depthM: mean(all.map(({ depthM }) => depthM)), sigmaM: Math.sqrt(squares) / all.length };
 }

@@ -2,7 +2,7 @@ import { leastSquares } from '../numeric/leastSquares';
 import { mean } from '../numeric/mean';
 import type { Build } from '../tables/heads';
 import { fitHead, type FittedHead, type FoundFace } from './fitHead';
-import { rowsOf, WITHIN_ROW_M } from './rows';
+import { photographRows, WITHIN_ROW_M } from './rows';
 import { depthByRulers } from './rulers';
 
 /** Where everybody in a photograph stands (section 10 of the model). */
@@ -57,7 +57,7 @@ export function standingOf(
 		return { fitted, ...ruled, aside, above, knownM, knownRow };
 	});
 	const found = fits.filter((fit) => fit !== null);
-	const seenRows = rowsOf(found);
+	const seenRows = photographRows(found);
 	const rows = counted(found.map(({ knownRow }, i) => knownRow ?? (seenRows[i] as number)));
 	const depths = depthsTogether(
 		found.map((fit, i) => ({ ...fit, row: rows[i] as number })),

@@ -2,7 +2,7 @@ import { landmarkPoint, type Head } from '../anatomy/head';
 import { sightPeople } from '../anatomy/sight';
 import type { Shot } from '../format/shot';
 import { cameraPose, seenFrom, type CameraPose } from '../geometry/camera';
-import { facePoints } from '../sharpness/need';
+import { requiredFacePoints } from '../sharpness/need';
 import type { Build } from '../tables/heads';
 import { LANDMARK_NAMES, type Landmark } from '../tables/landmarks';
 
@@ -31,7 +31,7 @@ export function askedOf(shot: Shot): AskedPerson[] {
 	const pose = cameraPose(shot.camera, shot.body.sensor);
 	return sightPeople(pose, shot.people, shot.things).map((sighting) => {
 		const { person, head } = sighting;
-		const points = facePoints(pose, sighting);
+		const points = requiredFacePoints(pose, sighting);
 		const factorOf = (name: 'left-eye' | 'right-eye') =>
 			points.find(({ landmark }) => landmark === name)?.factor ?? null;
 		const { depthM, rightM, upM } = seenFrom(pose, person.eyeMidpoint);

@@ -77,7 +77,7 @@ export function biasOf(errors: readonly FocusError[]): number | null {
 }
 
 /** A spread, and how many frames it is worth: a frame counts by the share of its error that is this. */
-export interface Spread {
+export interface WeightedSpread {
 	readonly spread: number;
 	readonly weight: number;
 }
@@ -112,7 +112,7 @@ const likeliest = (values: readonly number[], cost: (value: number) => number) =
  * The spread of focusing, in units of the depth of focus, that makes the errors likeliest beside what sway and measuring
  * add to each (normal distributions).
  */
-export function focusingSpread(errors: readonly FocusError[], sway = 1): Spread {
+export function focusingSpread(errors: readonly FocusError[], sway = 1): WeightedSpread {
 	const { value: spread } = likeliest(FOCUSING, (focusing) => unlikeliness(errors, focusing, sway));
 	const weight = errors.reduce(
 		(sum, { swaySquare, othersSquare }) =>
@@ -127,7 +127,7 @@ export function focusingSpread(errors: readonly FocusError[], sway = 1): Spread 
  * with the distance as the depth of field does, those of sway are as far close by as far off. Null where, at any spread
  * of focusing, none at all or twice as much would be as likely.
  */
-export function swayTimes(errors: readonly FocusError[]): Spread | null {
+export function swayTimes(errors: readonly FocusError[]): WeightedSpread | null {
 	const best = (sway: number) =>
 		likeliest(FOCUSING, (focusing) => unlikeliness(errors, focusing, sway));
 	const { value, cost } = likeliest(SWAYS, (sway) => best(sway).cost);

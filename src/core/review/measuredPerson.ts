@@ -11,14 +11,14 @@ import { nearerAsked, type AskedPerson } from './asked';
 import { seenHead, type SeenHead } from './heads';
 import type { FrameLens } from './scale';
 import { areShut, areUnlike, opennessOf } from './shutEyes';
-import { AS_PLANNED, HEAD_SHARE, type Vantage } from './vantage';
+import { PLANNED_VANTAGE, HEAD_SHARE, type Vantage } from './vantage';
 import { discBy, type BlurAt, type FocusFell, type TakenWith } from './whereFocusFell';
 
 /** What was measured of one person in the frames of a set. */
 
 /** Parts of a face that are measured. */
-export const PARTS = ['left', 'right', 'nose', 'hair'] as const;
-export type Part = (typeof PARTS)[number];
+export const FACE_PARTS = ['left', 'right', 'nose', 'hair'] as const;
+export type FacePart = (typeof FACE_PARTS)[number];
 
 /** Of a face turned less than this neither eye is the nearer one to speak of, degrees. */
 const STRAIGHT_DEG = 6;
@@ -30,12 +30,12 @@ const SMALL_PX = 100;
 const MOVED_M = 0.03;
 
 /** How blurred each part is; null where noise, or being too small or too plain, hides it. */
-export type Blurs = Readonly<Record<Part, BlurInSet | null>>;
+export type PartBlurs = Readonly<Record<FacePart, BlurInSet | null>>;
 
 /** What was measured of somebody in a frame, before the frame says where its focus fell. */
 export interface MeasuredPerson {
 	readonly face: MeasuredFace;
-	readonly blurs: Blurs;
+	readonly blurs: PartBlurs;
 	readonly near: 'left' | 'right';
 	readonly isShut: boolean;
 	readonly isPointed: boolean;
@@ -58,12 +58,12 @@ export interface LookedAt {
 const shutSpot = (spot: MeasuredSpot): MeasuredSpot => ({ ...spot, edges: null, spectrum: null });
 
 /** With which lens a frame was taken, null where that is not known, and from where. */
-export interface Taken {
+export interface FrameCamera {
 	readonly lens: FrameLens | null;
 	readonly vantage: Vantage;
 }
 
-const UNKNOWN: Taken = { lens: null, vantage: AS_PLANNED };
+const UNKNOWN: FrameCamera = { lens: null, vantage: PLANNED_VANTAGE };
 
 /**
  * One person in each frame of a set; null where they were not found.
@@ -71,7 +71,7 @@ const UNKNOWN: Taken = { lens: null, vantage: AS_PLANNED };
  */
 export function measuredPerson(
 	faces: readonly (LookedAt | null)[],
-	taken: readonly Taken[],
+	taken: readonly FrameCamera[],
 	asked: AskedPerson | null
 ): (MeasuredPerson | null)[] {
 	const present = faces.flatMap((one, i) => (one ? [{ ...one, i }] : []));
@@ -80,13 +80,13 @@ export function measuredPerson(
 	);
 	const unlike = areUnlike(present.map(({ openLikeness }) => openLikeness));
 	const shut = present.map((_, k) => (shutLids[k] ?? false) || (unlike[k] ?? false));
-	const spreadsOf = (part: Part) =>
+	const spreadsOf = (part: FacePart) =>
 		spreadsInSet(
 			present.map(({ face }, k): MeasuredSpot =>
 				shut[k] && part !== 'nose' && part !== 'hair' ? shutSpot(face[part]) : face[part]
 			)
 		);
-	const spreads = Object.fromEntries(PARTS.map((part) => [part, spreadsOf(part)] as const));
+	const spreads = Object.fromEntries(FACE_PARTS.map((part) => [part, spreadsOf(part)] as const));
 	const measured: (MeasuredPerson | null)[] = faces.map(() => null);
 	present.forEach((one, k) => {
 		const blurs = blursOf(one, (part) => spreads[part]?.[k] ?? null);
@@ -104,14 +104,14 @@ export function measuredPerson(
 /** How blurred each part is. Of small eyes that were pointed at a streak is left out. */
 function blursOf(
 	{ face, isPointed }: LookedAt,
-	spreadOf: (part: Part) => SpreadInSet | null
-): Blurs {
+	spreadOf: (part: FacePart) => SpreadInSet | null
+): PartBlurs {
 	const eyeOf = (side: 'left' | 'right') => {
 		const eye = spreadOf(side);
 		return eye && isPointed && face.eyesPx < SMALL_PX ? withoutStreak(eye) : eye;
 	};
 	const [left = null, right = null] = blursTogether([eyeOf('left'), eyeOf('right')], face.eyesPx);
-	const blurOf = (part: Part) => {
+	const blurOf = (part: FacePart) => {
 		const spread = spreadOf(part);
 		return spread && blurInSet(spread, face.eyesPx);
 	};
@@ -121,8 +121,8 @@ function blursOf(
 /** How deep somebody stood and how their head was turned: as its points say where it was found, else as it was planned. */
 function standingOf(
 	{ face, isPointed }: LookedAt,
-	blurs: Blurs,
-	{ lens, vantage }: Taken,
+	blurs: PartBlurs,
+	{ lens, vantage }: FrameCamera,
 	asked: AskedPerson | null
 ): Pick<MeasuredPerson, 'near' | 'headM' | 'sigmaM' | 'head'> {
 	const seen = lens && !isPointed ? seenHead(face, lens.focalPx, asked?.build ?? 'adult') : null;
@@ -182,12 +182,12 @@ export function withFocus(one: MeasuredPerson, fell: FocusFell, lens: TakenWith)
 	});
 	return {
 		...one,
-		blurs: { ...one.blurs, ...(Object.fromEntries(settled) as Pick<Blurs, 'left' | 'right'>) }
+		blurs: { ...one.blurs, ...(Object.fromEntries(settled) as Pick<PartBlurs, 'left' | 'right'>) }
 	};
 }
 
 /** The person's right eye is the nearer where the face turns to the right of the frame. */
-function nearEye(turnDeg: number, { left, right }: Blurs): 'left' | 'right' {
+function nearEye(turnDeg: number, { left, right }: PartBlurs): 'left' | 'right' {
 	if (Math.abs(turnDeg) > STRAIGHT_DEG) return turnDeg > 0 ? 'right' : 'left';
 	if (left && right) return left.order <= right.order ? 'left' : 'right';
 	return left ? 'left' : 'right';

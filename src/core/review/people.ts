@@ -13,13 +13,13 @@ export const EARS_M = 0.14;
 /** How far somebody is whose face is so wide, m. */
 export const awayBy = (widthPx: number, focalPx: number): number => (EARS_M * focalPx) / widthPx;
 
-export interface Place {
+export interface FacePlace {
 	readonly x: number;
 	readonly y: number;
 	readonly widthPx: number;
 }
 
-export const middleOf = ({ left, right, widthPx }: MeasuredFace): Place => ({
+export const middleOf = ({ left, right, widthPx }: MeasuredFace): FacePlace => ({
 	x: (left.x + right.x) / 2,
 	y: (left.y + right.y) / 2,
 	widthPx
@@ -44,7 +44,10 @@ export function peopleIn(frames: readonly Pick<MeasuredFrame, 'faces'>[]): {
 }
 
 /** Which of the known places each one is: nearest first, after the whole was moved as it moved between the frames. */
-export function matched(known: readonly Place[], seen: readonly Place[]): (number | null)[] {
+export function matched(
+	known: readonly FacePlace[],
+	seen: readonly FacePlace[]
+): (number | null)[] {
 	const moved = bestMove(known, seen);
 	const pairs = seen.flatMap((one, i) =>
 		known.map((other, k) => ({ i, k, away: away(other, one, moved.x, moved.y) }))
@@ -58,7 +61,7 @@ export function matched(known: readonly Place[], seen: readonly Place[]): (numbe
 }
 
 /** How far a seen place is from a known one after it was moved back, in widths of a face; endless where their sizes differ too much. */
-function away(known: Place, seen: Place, movedX: number, movedY: number): number {
+function away(known: FacePlace, seen: FacePlace, movedX: number, movedY: number): number {
 	const larger = Math.max(known.widthPx, seen.widthPx);
 	if (larger > MOST_TIMES * Math.min(known.widthPx, seen.widthPx)) return Infinity;
 	const x = known.x - (seen.x - movedX);
@@ -67,7 +70,10 @@ function away(known: Place, seen: Place, movedX: number, movedY: number): number
 }
 
 /** How far all of them moved together: of the moves that bring one onto another the one that suits most. */
-function bestMove(known: readonly Place[], seen: readonly Place[]): { x: number; y: number } {
+function bestMove(
+	known: readonly FacePlace[],
+	seen: readonly FacePlace[]
+): { x: number; y: number } {
 	let best = { x: 0, y: 0, cost: Infinity };
 	for (const other of known) {
 		for (const one of seen) {
@@ -83,8 +89,8 @@ function bestMove(known: readonly Place[], seen: readonly Place[]): { x: number;
 
 /** How badly a move suits everybody together; once that is more than `most`, nobody else is looked at. */
 function costOf(
-	known: readonly Place[],
-	seen: readonly Place[],
+	known: readonly FacePlace[],
+	seen: readonly FacePlace[],
 	x: number,
 	y: number,
 	most: number

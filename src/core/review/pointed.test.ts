@@ -4,7 +4,7 @@ import { person, shotOf } from '$tests/support/shots';
 import type { MeasuredFrame } from '../format/review';
 import { reachOfEyePx, reachOfThingPx } from './pointed';
 import { reviewSet } from './reviewSet';
-import { AS_PLANNED } from './vantage';
+import { PLANNED_VANTAGE } from './vantage';
 
 /** Ana is seen from the side, so that her face is not found; Ben is. */
 const shot = shotOf({
@@ -59,7 +59,7 @@ describe('the eye of somebody whose face is not found', () => {
 
 	it('says where the focus fell, and nothing of from how far', () => {
 		const [alone] = judge(frame('a', [eye(20, { reachPx: 300 })], null)).frames;
-		expect(alone?.vantage).toEqual(AS_PLANNED);
+		expect(alone?.vantage).toEqual(PLANNED_VANTAGE);
 		// 20 px of defocus at 4 m: c = (f/N) v (1/D - 1/s) / 1000 (model, section 3)
 		const blurMm = (20 / 6000) * 36;
 		const perM = (1000 * blurMm) / ((50 / 2.8) * 50.6);
@@ -130,5 +130,5 @@ it('is looked at as far around as eyes that were found are', () => {
 	expect(reach(0)).toBeCloseTo(0.55 * eyesPx, 0);
 	expect(reach(4)).toBeCloseTo(reach(0) / 2, 0);
 	const unknown = { ...frame('a', []), facts: {} };
-	expect(reachOfEyePx(unknown, 'ana', shot, [], AS_PLANNED)).toBe(reachOfThingPx(unknown));
+	expect(reachOfEyePx(unknown, 'ana', shot, [], PLANNED_VANTAGE)).toBe(reachOfThingPx(unknown));
 });

@@ -16,7 +16,7 @@ import { biasOf, focusingSpread, swayTimes, type FocusError } from './focusError
 import { rayleighScale } from '../numeric/rayleigh';
 import { matched } from './people';
 import { areShut, areUnlike } from './shutEyes';
-import { AS_PLANNED } from './vantage';
+import { PLANNED_VANTAGE } from './vantage';
 import { whereFocusFell, discBy } from './whereFocusFell';
 
 const LENS = { focalMm: 50, fNumber: 2.8, pxPerMm: 6000 / 36 };
@@ -27,8 +27,10 @@ const blurs = (planeM: number, depths: readonly number[]) =>
 		depthM,
 		sigmaM: 0.01,
 		discPx:
-			defocusAt(focusAt({ focalMm: 50, fieldBend: 0 }, planeM), 2.8, { depthM, cosOffAxis: 1 }) *
-			LENS.pxPerMm,
+			defocusAt(focusAt({ focalMm: 50, fieldCurvature: 0 }, planeM), 2.8, {
+				depthM,
+				cosOffAxis: 1
+			}) * LENS.pxPerMm,
 		sigmaPx: 0.4
 	}));
 
@@ -215,7 +217,7 @@ describe('learning', () => {
 				frame: { ...measuredFrame(`${i}`), facts: { isPractice } },
 				faces: [{ near: 'left', blurs: {}, isShut: i % 2 === 1 }],
 				fell: null,
-				vantage: AS_PLANNED
+				vantage: PLANNED_VANTAGE
 			}));
 			const set = { people: [{}], frames } as never;
 			return { shot, set, take, handling: handlingOf(take) };

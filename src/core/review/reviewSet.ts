@@ -9,16 +9,16 @@ import {
 	measuredPerson,
 	pointsOf,
 	withFocus,
-	type Blurs,
+	type PartBlurs,
 	type LookedAt,
 	type MeasuredPerson,
-	type Part,
-	type Taken
+	type FacePart,
+	type FrameCamera
 } from './measuredPerson';
 import { takenWith, tolerancePx } from './scale';
 import { eyeIn, thingIn, thingsPointedAt } from './pointed';
 import { isStranger, whoIsWho, type AskedSetPerson, type SetPerson } from './setPeople';
-import { AS_PLANNED, vantageOf, type Vantage } from './vantage';
+import { PLANNED_VANTAGE, vantageOf, type Vantage } from './vantage';
 import { whereFocusFell, type FocusFell } from './whereFocusFell';
 
 /** The frames of one shot, judged together. */
@@ -26,7 +26,7 @@ import { whereFocusFell, type FocusFell } from './whereFocusFell';
 /** A face in one frame. */
 export interface ReviewedFace {
 	readonly face: MeasuredFace;
-	readonly blurs: Blurs;
+	readonly blurs: PartBlurs;
 	/** The eye nearer to the camera. */
 	readonly near: 'left' | 'right';
 	readonly isShut: boolean;
@@ -52,7 +52,7 @@ export interface ReviewedFrame {
 	readonly worst: State | null;
 	readonly fell: FocusFell | null;
 	/** Who is sharpest, and which part of them; null where nothing is known. */
-	readonly inFocus: { readonly person: number; readonly part: Part } | null;
+	readonly inFocus: { readonly person: number; readonly part: FacePart } | null;
 	/** Mean depth of each person, m; null where it is not known. */
 	readonly depthsM: readonly (number | null)[];
 	/** From how far it was taken. */
@@ -87,12 +87,12 @@ export function reviewSet(
 		const asked = people[person]?.asked;
 		return asked ? eyeIn(frame, asked) : null;
 	};
-	const taken = lenses.map((lens, i): Taken => {
+	const taken = lenses.map((lens, i): FrameCamera => {
 		const planned = people.flatMap(({ asked }, person) => {
 			const face = foundFace(person, i);
 			return asked && face ? [{ asked, face }] : [];
 		});
-		return { lens, vantage: lens ? vantageOf(planned, lens.focalPx) : AS_PLANNED };
+		return { lens, vantage: lens ? vantageOf(planned, lens.focalPx) : PLANNED_VANTAGE };
 	});
 	const judged = people.map((one, person) => {
 		const faces = frames.map((frame, i): LookedAt | null => {
@@ -106,7 +106,7 @@ export function reviewSet(
 	const found = people.flatMap((_, i) => (judged[i]?.some((face) => face) ? [i] : []));
 	const reviewed = frames.map((frame, i): ReviewedFrame => {
 		const measured = judged.map((one) => one[i] ?? null);
-		const { lens, vantage } = taken[i] as Taken;
+		const { lens, vantage } = taken[i] as FrameCamera;
 		// how large the heads of strangers are nobody knows: a child among them would pull the focus away
 		const known = measured.filter((_, person) => !isStranger(people[person] as SetPerson));
 		const fell = lens && whereFocusFell(pointsOf(known), lens);
@@ -156,7 +156,7 @@ function judgedFace(
 
 /** Of the eyes of which something is asked; null for one of which nothing is known. */
 function ratiosOf(
-	blurs: Blurs,
+	blurs: PartBlurs,
 	factors: { readonly left: number | null; readonly right: number | null },
 	tolerancePx: number
 ): (number | null)[] {
@@ -170,7 +170,7 @@ function ratiosOf(
 
 /** What is sharpest; an eye, unless a nose or hair is sharper by more than either may be off. */
 function inFocusOf(faces: readonly (ReviewedFace | null)[]): ReviewedFrame['inFocus'] {
-	const sharpestOf = (parts: readonly Part[]) =>
+	const sharpestOf = (parts: readonly FacePart[]) =>
 		faces
 			.flatMap((face, person) =>
 				parts.flatMap((part) => {
@@ -178,7 +178,7 @@ function inFocusOf(faces: readonly (ReviewedFace | null)[]): ReviewedFrame['inFo
 					return blur ? [{ person, part, px: blurPx(blur), sigmaPx: blur.sigmaPx }] : [];
 				})
 			)
-			.reduce<{ person: number; part: Part; px: number; sigmaPx: number } | null>(
+			.reduce<{ person: number; part: FacePart; px: number; sigmaPx: number } | null>(
 				(a, b) => (a && a.px <= b.px ? a : b),
 				null
 			);

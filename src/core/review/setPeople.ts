@@ -2,7 +2,7 @@ import type { MeasuredFrame } from '../format/review';
 import { nearerAsked, type AskedPerson } from './asked';
 import { isHuman } from '../tables/heads';
 import { median } from '../numeric/median';
-import { EARS_M, awayBy, matched, middleOf, peopleIn, type Place } from './people';
+import { EARS_M, awayBy, matched, middleOf, peopleIn, type FacePlace } from './people';
 import { isAnyEyePointedAt } from './pointed';
 import type { FrameLens } from './scale';
 
@@ -114,7 +114,7 @@ function plannedIn(
 	const { focalPx } = lens;
 	const seen = frame.faces.map(middleOf);
 	const from = (fartherM: number) =>
-		asked.map(({ aside, above, depthM }): Place => {
+		asked.map(({ aside, above, depthM }): FacePlace => {
 			const pxPerM = focalPx / Math.max(NEAREST_M, depthM + fartherM);
 			return {
 				x: frame.widthPx / 2 + aside * depthM * pxPerM,

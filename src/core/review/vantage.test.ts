@@ -33,7 +33,7 @@ function photographed(x: number, z: number, planeM: number) {
 	};
 	const eye = (landmark: Landmark) => {
 		const { x: across, y, z: depthM } = at(landmark);
-		const focus = focusAt({ focalMm: 50, fieldBend: 0 }, planeM);
+		const focus = focusAt({ focalMm: 50, fieldCurvature: 0 }, planeM);
 		const discPx = Math.abs(defocusAt(focus, 2.8, { depthM, cosOffAxis: 1 })) * (6000 / 36);
 		return { ...measuredSpot(across, discPx), y, openness: 0.4 };
 	};

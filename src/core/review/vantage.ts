@@ -11,7 +11,7 @@ export interface Vantage {
 	readonly sigmaM: number;
 }
 
-export const AS_PLANNED: Vantage = { fartherM: 0, sigmaM: 0 };
+export const PLANNED_VANTAGE: Vantage = { fartherM: 0, sigmaM: 0 };
 
 /** By the size of a head its depth is known to so much (Dodgson, 2004, from memory: 3.6 of 63 mm). */
 export const HEAD_SHARE = 3.6 / 63;
@@ -31,10 +31,10 @@ export function vantageOf(found: readonly FoundPerson[], focalPx: number): Vanta
 		const head = seenHead(face, focalPx, build);
 		return head ? [{ seenM: head.depthM, fartherM: head.depthM - depthM }] : [];
 	});
-	if (heads.length === 0) return AS_PLANNED;
+	if (heads.length === 0) return PLANNED_VANTAGE;
 	const fartherM = median(heads.map((one) => one.fartherM));
 	const seenM = median(heads.map((one) => one.seenM));
 	const sigmaM = (HEAD_SHARE * seenM) / Math.sqrt(heads.length);
 	const isElsewhere = Math.abs(fartherM) > SURE_TIMES * sigmaM + MEASURED_SHARE * seenM;
-	return isElsewhere ? { fartherM, sigmaM } : AS_PLANNED;
+	return isElsewhere ? { fartherM, sigmaM } : PLANNED_VANTAGE;
 }

@@ -1,5 +1,5 @@
 import type { Keep, Need } from '../format/shot';
-import { factsOf, LANDMARK_NAMES, type Landmark } from '../tables/landmarks';
+import { landmarkFacts, LANDMARK_NAMES, type Landmark } from '../tables/landmarks';
 import type { Eye, Sighting } from '../anatomy/sight';
 import { landmarkPoint } from '../anatomy/head';
 import { seenFrom, type CameraPoint, type CameraPose } from '../geometry/camera';
@@ -15,7 +15,7 @@ const NEED_FACTOR: Readonly<Record<Need, number | null>> = {
 
 /** What is kept of a face beside its eyes. */
 const FACE = LANDMARK_NAMES.flatMap((landmark) => {
-	const { isEye, looseness } = factsOf(landmark);
+	const { isEye, looseness } = landmarkFacts(landmark);
 	return isEye || looseness === null ? [] : [{ landmark, looseness }];
 });
 
@@ -27,7 +27,7 @@ export interface FacePoint {
 }
 
 /** What must be kept sharp of a person; nothing of someone who is free or has no visible eye. */
-export function facePoints(pose: CameraPose, sighting: Sighting): FacePoint[] {
+export function requiredFacePoints(pose: CameraPose, sighting: Sighting): FacePoint[] {
 	const { person, nearEye, head } = sighting;
 	const factor = NEED_FACTOR[person.need];
 	if (factor === null || !nearEye) return [];

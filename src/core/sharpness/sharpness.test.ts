@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { BODIES } from '$data/kit';
 import { ahead, planOf, sceneOf } from '$tests/support/shots';
-import type { Person, Sharpness } from '../format/shot';
+import type { Person, SharpnessStandard } from '../format/shot';
 import { stateOf } from './state';
 import { toleranceMm } from './tolerance';
 
-const print = (printWidthCm: number, viewingDistanceCm: number): Sharpness => ({
+const print = (printWidthCm: number, viewingDistanceCm: number): SharpnessStandard => ({
 	standard: 'print',
 	printWidthCm,
 	viewingDistanceCm

@@ -1,4 +1,4 @@
-import type { Sensor, Sharpness } from '../format/shot';
+import type { Sensor, SharpnessStandard } from '../format/shot';
 import { cropFactor } from '../optics/crop';
 
 /**
@@ -10,7 +10,7 @@ import { cropFactor } from '../optics/crop';
  *
  * @example toleranceMm({ standard: 'pixel', … }, { widthMm: 36, heightMm: 24, pixelsAcross: 6000, … }) // 0.012
  */
-export function toleranceMm(sharpness: Sharpness, sensor: Sensor): number {
+export function toleranceMm(sharpness: SharpnessStandard, sensor: Sensor): number {
 	switch (sharpness.standard) {
 		case 'album':
 			return albumMm(sensor);

@@ -51,7 +51,7 @@ const MOST_OFF = 0.05;
 const COARSE_SHARE = 0.7;
 
 /** What is done between two comparisons; told how much is done, 0 to 1. */
-export type Rest = (share: number) => Promise<void>;
+export type PlacingRest = (share: number) => Promise<void>;
 
 /**
  * @param pictures in the order they were taken
@@ -60,7 +60,7 @@ export type Rest = (share: number) => Promise<void>;
 export async function placeFrames(
 	pictures: readonly GreyPicture[],
 	tiltDeg: number,
-	rest: Rest
+	rest: PlacingRest
 ): Promise<PlacedSet> {
 	const frameDeg = Math.max(...pictures.map(longDeg));
 	const mostOffDeg = MOST_OFF * frameDeg;

@@ -1,4 +1,4 @@
-import type { Spot } from './candidate';
+import type { FocusSpot } from './candidate';
 import { focusAt, planeThrough } from '../optics/focus';
 import type { CameraPoint } from '../geometry/camera';
 import type { Landmark } from '../tables/landmarks';
@@ -12,7 +12,7 @@ import { isMeantSharp, type Scene } from './scene';
  *
  * @returns null when that plane is too close, or needs more than the lens's smallest f-number
  */
-export function betweenSpot(scene: Scene): Spot | null {
+export function betweenSpot(scene: Scene): FocusSpot | null {
 	const planeM = freePlaneM(scene);
 	if (planeM === null || planeM < scene.shot.lens.closestFocusM) return null;
 	const worst = worstWideOpen(scene, focusAt(scene.optic, planeM));

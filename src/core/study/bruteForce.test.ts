@@ -171,7 +171,7 @@ describe('against trying everything', () => {
 					focalMm: shot.camera.focalMm,
 					fNumber: plan.fNumberExact,
 					planeMm: focus.planeM * 1000,
-					fieldBend: shot.lens.fieldBend
+					fieldCurvature: shot.lens.fieldBend
 				};
 				plan.targets.forEach(({ defocusMm }, i) => {
 					const { rightM = 0, upM = 0, depthM = 1 } = study.scene.targets[i]?.seen ?? {};

@@ -6,7 +6,7 @@ import type { Scene, Target } from './scene';
 /** A way to focus, a way to take the picture so, and what chance does to it. */
 
 /** Something to focus on. */
-export interface Spot {
+export interface FocusSpot {
 	readonly kind: 'eye' | 'landmark' | 'thing' | 'depth' | 'plane';
 	readonly personId: string | null;
 	readonly thingId: string | null;
@@ -19,7 +19,7 @@ export interface Spot {
 }
 
 /** A spot with the lens focused on it, and what that does to every target at f/1. */
-export interface Candidate extends Spot {
+export interface Candidate extends FocusSpot {
 	readonly focus: FocusedOptic;
 	readonly offCentreMm: number;
 	/** Every target with its ratio at f/1; at f/N it is N times smaller. Worked out when first asked for. */
@@ -62,8 +62,8 @@ export interface Chance {
 /** Frames that motion and shake alone would spoil, by the shutter. */
 export interface ShutterLimits {
 	/** The slowest shutter that spoils few of them, and the slowest worth having, s. */
-	readonly fewS: number;
-	readonly someS: number;
+	readonly fewLostS: number;
+	readonly someLostS: number;
 	/** Share of all frames that a shutter, s, spoils. */
 	lossAt(shutterS: number): number;
 }

@@ -1,12 +1,12 @@
 import { landmarkPoint } from '../anatomy/head';
 import type { Sighting } from '../anatomy/sight';
-import { factsOf, type Landmark } from '../tables/landmarks';
+import { landmarkFacts, type Landmark } from '../tables/landmarks';
 import { defocusAt } from '../optics/blur';
 import { widestFNumber } from '../optics/fNumber';
 import { focusAt, planeThrough, type FocusedOptic } from '../optics/focus';
 import { offCentreMm, seenFrom, type CameraPoint } from '../geometry/camera';
 import { lazily } from '../numeric/lazily';
-import type { Candidate, Chance, JudgedTarget, Spot } from './candidate';
+import type { Candidate, Chance, JudgedTarget, FocusSpot } from './candidate';
 import { isMeantSharp, type Scene, type Target } from './scene';
 
 /**
@@ -14,7 +14,7 @@ import { isMeantSharp, type Scene, type Target } from './scene';
  * sharp and every thing meant to be sharp; if there is neither, the near eye of everyone who may be
  * soft. Spots nearer than the lens's closest focus are left to `tooClose`.
  */
-export function spotsOf(scene: Scene): { within: Spot[]; tooClose: Spot[] } {
+export function spotsOf(scene: Scene): { within: FocusSpot[]; tooClose: FocusSpot[] } {
 	const all = scene.shot.choices.focus ? fixedSpots(scene) : freeSpots(scene);
 	const { closestFocusM } = scene.shot.lens;
 	return {
@@ -24,10 +24,13 @@ export function spotsOf(scene: Scene): { within: Spot[]; tooClose: Spot[] } {
 }
 
 /** Focuses on each spot and works out the worst ratios; the others when somebody asks for them. */
-export const candidatesOf = (scene: Scene, spots: readonly Spot[], chance: Chance): Candidate[] =>
-	spots.map((spot) => candidateAt(scene, spot, chance));
+export const candidatesOf = (
+	scene: Scene,
+	spots: readonly FocusSpot[],
+	chance: Chance
+): Candidate[] => spots.map((spot) => candidateAt(scene, spot, chance));
 
-function candidateAt(scene: Scene, spot: Spot, chance: Chance): Candidate {
+function candidateAt(scene: Scene, spot: FocusSpot, chance: Chance): Candidate {
 	const focus = focusAt(scene.optic, spot.planeM);
 	let worstAtF1 = 0;
 	let keyWorstAtF1 = 0;
@@ -85,7 +88,7 @@ export function fNumberNeeded({ shot: { lens, camera } }: Scene, worstAtF1: numb
 	return Math.max(worstAtF1, widestFNumber(lens, camera.focalMm));
 }
 
-function freeSpots(scene: Scene): Spot[] {
+function freeSpots(scene: Scene): FocusSpot[] {
 	const nearEyes = (wanted: (sighting: Sighting) => boolean) =>
 		scene.sightings.filter(wanted).flatMap((sighting) => nearEyeSpot(scene, sighting));
 	const things = scene.things
@@ -98,7 +101,7 @@ function freeSpots(scene: Scene): Spot[] {
 	return first.length > 0 ? first : nearEyes(({ person }) => person.need === 'soft');
 }
 
-function fixedSpots(scene: Scene): Spot[] {
+function fixedSpots(scene: Scene): FocusSpot[] {
 	const choice = scene.shot.choices.focus;
 	if (!choice) return [];
 	if ('depthM' in choice) return [depthSpot(choice.depthM)];
@@ -117,14 +120,19 @@ function fixedSpots(scene: Scene): Spot[] {
 		});
 }
 
-function nearEyeSpot(scene: Scene, sighting: Sighting): Spot[] {
+function nearEyeSpot(scene: Scene, sighting: Sighting): FocusSpot[] {
 	const eye = sighting.nearEye;
 	return eye ? [faceSpot(scene, sighting, eye.landmark, eye.seen)] : [];
 }
 
-function faceSpot(scene: Scene, { person }: Sighting, landmark: Landmark, seen: CameraPoint): Spot {
+function faceSpot(
+	scene: Scene,
+	{ person }: Sighting,
+	landmark: Landmark,
+	seen: CameraPoint
+): FocusSpot {
 	return {
-		kind: factsOf(landmark).isEye ? 'eye' : 'landmark',
+		kind: landmarkFacts(landmark).isEye ? 'eye' : 'landmark',
 		personId: person.id,
 		thingId: null,
 		landmark,
@@ -135,7 +143,7 @@ function faceSpot(scene: Scene, { person }: Sighting, landmark: Landmark, seen: 
 	};
 }
 
-function thingSpot(scene: Scene, thingId: string, seen: CameraPoint): Spot {
+function thingSpot(scene: Scene, thingId: string, seen: CameraPoint): FocusSpot {
 	return {
 		kind: 'thing',
 		personId: null,
@@ -149,7 +157,7 @@ function thingSpot(scene: Scene, thingId: string, seen: CameraPoint): Spot {
 }
 
 /** A fixed depth is the focused depth on the axis itself. */
-function depthSpot(depthM: number): Spot {
+function depthSpot(depthM: number): FocusSpot {
 	return {
 		kind: 'depth',
 		personId: null,

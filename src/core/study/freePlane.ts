@@ -1,6 +1,6 @@
 import type { Candidate } from './candidate';
 import type { FreePlane } from '../format/plan';
-import { bendFactor, focusAt } from '../optics/focus';
+import { fieldCurvatureFactor, focusAt } from '../optics/focus';
 import { stopsBetween } from '../optics/fNumber';
 import { vergence } from '../optics/vergence';
 import { fNumberNeeded, worstWideOpen } from './candidates';
@@ -21,7 +21,7 @@ import type { Scene } from './scene';
 export function freePlaneM(scene: Scene): number | null {
 	const pieces = scene.targets.map(({ seen, factor }) => ({
 		p: vergence(seen.depthM) / factor,
-		q: 1 / (bendFactor(scene.optic.fieldBend, seen.cosOffAxis) * factor)
+		q: 1 / (fieldCurvatureFactor(scene.optic.fieldCurvature, seen.cosOffAxis) * factor)
 	}));
 	const [first] = pieces;
 	if (!first) return null;

@@ -1,6 +1,6 @@
 import type { Take } from './candidate';
 import type { Rung } from '../format/plan';
-import { engraved } from '../optics/fNumber';
+import { nominalFNumber } from '../optics/fNumber';
 import { exposureOf } from './light';
 import type { Study } from './study';
 import { faceRatios, isDiffracted, isFeasible, thingResults, worstRatio } from './take';
@@ -20,7 +20,7 @@ export function rungsOf({ scene, candidates, rungs }: Study): Rung[] {
 		const exposure = exposureOf(taken);
 		const met = thingResults(take).map((thing) => thing.met);
 		return {
-			fNumber: engraved(fNumber),
+			fNumber: nominalFNumber(fNumber),
 			fNumberExact: fNumber,
 			worstRatio: worstRatio(take),
 			focusPersonId: best.personId,

@@ -49,7 +49,7 @@ export function slowestOf(take: Take): Slowest {
 
 /** The slowest shutter that is allowed, s: the one that spoils few frames, or that of custom; null where nothing limits it. */
 export const allowedS = (slowest: Slowest): number | null =>
-	slowest.by === 'frames' ? slowest.fewS : (floorOf(slowest.floors)?.shutterS ?? null);
+	slowest.by === 'frames' ? slowest.fewLostS : (floorOf(slowest.floors)?.shutterS ?? null);
 
 /** Shutter, ISO and power at an f-number; null while nothing is known of the light. */
 export function exposureAt(
@@ -108,7 +108,7 @@ const USUAL_SHUTTER_S = 1 / 125;
  * The shutter that the frames of a take are blurred by, s: while nothing is known of the light the
  * slowest that spoils few, or by custom a stop faster than the slowest allowed.
  */
-export function standsForS(take: Take): number {
+export function effectiveExposureS(take: Take): number {
 	const exposure = exposureOf(take);
 	if (exposure) {
 		const { shutterS, roomBelowStops } = exposure;

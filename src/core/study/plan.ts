@@ -3,7 +3,7 @@ import { unseenOf } from '../anatomy/sight';
 import type { Focus, Plan } from '../format/plan';
 import type { Shot } from '../format/shot';
 import { framePoint } from '../geometry/camera';
-import { engraved } from '../optics/fNumber';
+import { nominalFNumber } from '../optics/fNumber';
 import { freePlaneOf } from './freePlane';
 import { rungsOf } from './ladder';
 import { exposureOf } from './light';
@@ -61,7 +61,7 @@ function fullPlan(studied: Study, take: Take): Plan {
 		format: 'focalis-plan',
 		version: 1,
 		toleranceMm: scene.toleranceMm,
-		fNumber: engraved(fNumber),
+		fNumber: nominalFNumber(fNumber),
 		focus: focusOf(scene, candidate, technique),
 		ladder: rungsOf(studied),
 		schools: schoolsOf(scene),

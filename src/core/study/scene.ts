@@ -15,7 +15,7 @@ import {
 } from '../geometry/camera';
 import { imageDistanceMm } from '../geometry/thinLens';
 import { lazily } from '../numeric/lazily';
-import { facePoints } from '../sharpness/need';
+import { requiredFacePoints } from '../sharpness/need';
 import { toleranceMm } from '../sharpness/tolerance';
 
 /** A point that the plan must keep sharp: part of a face, or a thing meant to be sharp. */
@@ -71,7 +71,7 @@ export function lookAt(shot: Shot): Scene {
 	return {
 		shot,
 		pose,
-		optic: { focalMm: camera.focalMm, fieldBend: lens.fieldBend },
+		optic: { focalMm: camera.focalMm, fieldCurvature: lens.fieldBend },
 		toleranceMm: tolerance,
 		pixelMm: body.sensor.widthMm / body.sensor.pixelsAcross,
 		sightings,
@@ -142,7 +142,7 @@ export function isMeantSharp({ thing, inFrame }: SeenThing): boolean {
 function personTargets(pose: CameraPose, sighting: Sighting): Target[] {
 	const { id: personId, need } = sighting.person;
 	const isKey = need === 'key';
-	return facePoints(pose, sighting).map(({ landmark, seen, factor }) => ({
+	return requiredFacePoints(pose, sighting).map(({ landmark, seen, factor }) => ({
 		personId,
 		thingId: null,
 		landmark,

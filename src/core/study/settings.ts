@@ -1,7 +1,7 @@
 import type { Shot } from '../format/shot';
 import { ev100Of, isoFor, shutterFor, type Settings } from '../light/ev';
 import type { Take } from './candidate';
-import { exposureAt, exposureOf, slowestOf, standsForS, underFlashS } from './light';
+import { exposureAt, exposureOf, slowestOf, effectiveExposureS, underFlashS } from './light';
 
 /** A camera set for a take: what it is set to, and how much light that brings. */
 export interface CameraSettings extends Settings {
@@ -29,7 +29,7 @@ export function settingsOf(take: Take, own: OwnSettings = {}): CameraSettings {
 	const { shutterS, iso } = light
 		? inRoomLight(take, light.ev100, own)
 		: {
-				shutterS: own.shutterS ?? standsForS(take),
+				shutterS: own.shutterS ?? effectiveExposureS(take),
 				iso: own.iso ?? scene.shot.body.iso[0]
 			};
 	const settings = { fNumber, shutterS, iso };
@@ -53,7 +53,7 @@ function inRoomLight(take: Take, ev100: number, own: OwnSettings) {
 		return { iso: own.iso, shutterS: Math.max(shutterS, body.fastestShutterS) };
 	}
 	const shutterS = Math.max(
-		own.shutterS ?? planned?.shutterS ?? standsForS(take),
+		own.shutterS ?? planned?.shutterS ?? effectiveExposureS(take),
 		body.fastestShutterS
 	);
 	const iso =

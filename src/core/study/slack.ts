@@ -2,7 +2,7 @@ import type { Take } from './candidate';
 import type { Slack } from '../format/plan';
 import { lastHolding } from '../numeric/bisect';
 import { defocusAt } from '../optics/blur';
-import { sharpZone } from '../optics/depthOfField';
+import { depthOfField } from '../optics/depthOfField';
 import type { Target } from './scene';
 
 /** How far a target may move along the axis and stay sharp, m; Infinity without limit. */
@@ -47,8 +47,8 @@ function reachOf({ scene, candidate: { focus }, fNumber }: Take, target: Target)
 		defocusAt(focus, fNumber, { depthM: d, cosOffAxis: d / Math.hypot(d, asideM) }) <= allowedMm;
 	if (!isSharpAt(depthM)) return { target, nearerM: 0, fartherM: 0 };
 
-	if (focus.fieldBend === 0) {
-		const { nearM, farM } = sharpZone(focus, fNumber, allowedMm);
+	if (focus.fieldCurvature === 0) {
+		const { nearM, farM } = depthOfField(focus, fNumber, allowedMm);
 		return {
 			target,
 			nearerM: Math.max(0, depthM - nearM),

@@ -1,4 +1,4 @@
-import type { Candidate, Chance, Spot, Take } from './candidate';
+import type { Candidate, Chance, FocusSpot, Take } from './candidate';
 import type { Shot } from '../format/shot';
 import { ladderOf, nearestRung, widestFNumber } from '../optics/fNumber';
 import { candidatesOf, spotsOf } from './candidates';
@@ -15,7 +15,7 @@ export class Study {
 	readonly scene: Scene;
 	readonly candidates: readonly Candidate[];
 	/** What could be focused on if the lens focused nearer. */
-	readonly tooClose: readonly Spot[];
+	readonly tooClose: readonly FocusSpot[];
 	/** Every f-number of the lens, exact, widest first. */
 	readonly ladder: readonly number[];
 	readonly #chance: Chance;

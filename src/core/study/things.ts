@@ -1,6 +1,6 @@
 import type { ThingResult } from '../format/plan';
 import type { Thing } from '../format/shot';
-import { defocusContrast, patternContrast, smearMm } from '../optics/contrast';
+import { defocusContrast, patternContrast, objectPlaneBlurMm } from '../optics/contrast';
 import type { FocusedOptic } from '../optics/focus';
 import { defocusAt } from '../optics/blur';
 import type { Scene, SeenThing } from './scene';
@@ -64,7 +64,7 @@ function patternOf(
 	focus: FocusedOptic,
 	fNumber: number
 ) {
-	const smear = smearMm(focus, fNumber, depthM, cosOffAxis);
+	const smear = objectPlaneBlurMm(focus, fNumber, depthM, cosOffAxis);
 	const contrast = patternContrast(focus, fNumber, depthM, smear, thing.detailMm, pixelMm);
 	return { smear, contrast, state: stateOfContrast(contrast) };
 }
@@ -78,7 +78,7 @@ function becomesState(
 	wanted: ReturnType<typeof stateOfContrast>
 ): boolean {
 	const { thing, seen } = seenThing;
-	const smear = smearMm(focus, fNumber, seen.depthM, seen.cosOffAxis);
+	const smear = objectPlaneBlurMm(focus, fNumber, seen.depthM, seen.cosOffAxis);
 	const atMost = stateOfContrast(defocusContrast(smear, thing.detailMm));
 	if (atMost === 'dissolved') return wanted === 'dissolved';
 	if (atMost === 'recognisable' && wanted === 'readable') return false;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { LENSES } from '$data/kit';
 import { person, shotOf } from '$tests/support/shots';
 import { study } from '$tests/support/solved';
-import { sharpZone } from '../optics/depthOfField';
+import { depthOfField } from '../optics/depthOfField';
 import { focusAt } from '../optics/focus';
 import { toleranceMm } from '../sharpness/tolerance';
 import { framesInPicture, hasCrowd, movingIds, stitchingOf, wideShotOf } from './wideShot';
@@ -32,8 +32,8 @@ describe('a wide view of a shot', () => {
 
 	it('is deeper by as much as it is wider: the opening is the same, and its blur is seen smaller', () => {
 		const tolerance = toleranceMm(shot.sharpness, shot.body.sensor);
-		const focus = focusAt({ focalMm: 85, fieldBend: 0 }, wide.focus.planeM);
-		const single = sharpZone(focus, take.fNumber, tolerance);
+		const focus = focusAt({ focalMm: 85, fieldCurvature: 0 }, wide.focus.planeM);
+		const single = depthOfField(focus, take.fNumber, tolerance);
 		const deeper = (wide.farM - wide.nearM) / (single.farM - single.nearM);
 		expect(deeper / (85 / 35)).toBeCloseTo(1, 1);
 	});
@@ -41,7 +41,7 @@ describe('a wide view of a shot', () => {
 	it('has its focus on a shell as far from the camera as the face', () => {
 		const eye = take.candidate.seen.distanceM;
 		expect(wide.focus.planeM).toBeCloseTo(eye);
-		expect(wide.focus.fieldBend).toBe(1);
+		expect(wide.focus.fieldCurvature).toBe(1);
 	});
 
 	it('warns of who moves, and of crowds', () => {

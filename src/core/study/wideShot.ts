@@ -2,7 +2,7 @@ import type { Shot } from '../format/shot';
 import { degrees, radians } from '../geometry/angle';
 import { cameraPose, framePoint, seenFrom, worldPoint } from '../geometry/camera';
 import { focusAt, type FocusedOptic } from '../optics/focus';
-import { sharpZone } from '../optics/depthOfField';
+import { depthOfField } from '../optics/depthOfField';
 import { toleranceMm } from '../sharpness/tolerance';
 import { stitchOf, type Stitch, type Stitching, type WideView } from '../technique/stitching';
 import type { Take } from './candidate';
@@ -49,10 +49,10 @@ export function wideShotOf({ scene, candidate }: Take, view: WideView, stitch: S
 		camera: { ...shot.camera, focalMm: stitch.focalMm, orientation: 'landscape' }
 	};
 	const { distanceM } = candidate.seen;
-	const optic = { focalMm: stitch.focalMm, fieldBend: lens.fieldBend };
+	const optic = { focalMm: stitch.focalMm, fieldCurvature: lens.fieldBend };
 	const focus = focusAt(optic, distanceM);
 	const tolerance = toleranceMm(shot.sharpness, sensor);
-	return { shot: whole, focus, ...sharpZone(focus, stitch.fNumber, tolerance) };
+	return { shot: whole, focus, ...depthOfField(focus, stitch.fNumber, tolerance) };
 }
 
 /** People who move, and will have moved before the last frame; not whom the first frame is on. */

@@ -1,5 +1,5 @@
 import {
-	factsOf,
+	landmarkFacts,
 	LANDMARK_NAMES,
 	type Landmark,
 	type MeasuredBuild,
@@ -36,7 +36,10 @@ const SKULLS: Readonly<Record<MeasuredBuild, readonly [centre: Offset, halfAxes:
 function headOf(measured: MeasuredBuild, size = 1): HeadMeasures {
 	const sized = ([left, up, out]: Offset): Offset => [left * size, up * size, out * size];
 	const [centre, halfAxes] = SKULLS[measured];
-	const landmarks = LANDMARK_NAMES.map((name) => [name, sized(factsOf(name).offset[measured])]);
+	const landmarks = LANDMARK_NAMES.map((name) => [
+		name,
+		sized(landmarkFacts(name).offset[measured])
+	]);
 	return {
 		...(Object.fromEntries(landmarks) as Record<Landmark, Offset>),
 		skullCentre: sized(centre),

@@ -80,7 +80,7 @@ export type Landmark = keyof typeof LANDMARKS;
 export const LANDMARK_NAMES = Object.keys(LANDMARKS) as [Landmark, ...Landmark[]];
 
 /** What the table says of a landmark. */
-export const factsOf = (landmark: Landmark): LandmarkFacts => LANDMARKS[landmark];
+export const landmarkFacts = (landmark: Landmark): LandmarkFacts => LANDMARKS[landmark];
 
 /** Those that are offered to be focused on. */
 export const OFFERED = LANDMARK_NAMES.filter((landmark) => LANDMARKS[landmark].isOffered);

@@ -11,7 +11,7 @@ import {
 	type KitLens,
 	type MySpreads,
 	type ShotRecord,
-	type Told
+	type BroadcastTable
 } from './database';
 
 /** What the store tells, validated. */
@@ -19,7 +19,7 @@ import {
 /** A record that no longer validates: left where it is, and reported. */
 export interface SetAside {
 	readonly id: string;
-	readonly table: Told;
+	readonly table: BroadcastTable;
 	readonly problems: readonly Problem[];
 	readonly raw: unknown;
 }
@@ -39,9 +39,9 @@ export interface Contents {
 	readonly takenOut: ReadonlySet<string>;
 }
 
-export type Rows = Readonly<Record<Told, readonly { readonly id: string }[]>>;
+export type Rows = Readonly<Record<BroadcastTable, readonly { readonly id: string }[]>>;
 
-export const emptyRows = (): Record<Told, { id: string }[]> => ({
+export const emptyRows = (): Record<BroadcastTable, { id: string }[]> => ({
 	jobs: [],
 	shots: [],
 	bodies: [],
@@ -57,7 +57,7 @@ export const emptyRows = (): Record<Told, { id: string }[]> => ({
  */
 export function contentsOf(rows: Rows, gone: ReadonlySet<string> = new Set()): Contents {
 	const setAside: SetAside[] = [];
-	const valid = <T>(schema: z.ZodType<T>, table: Told): T[] =>
+	const valid = <T>(schema: z.ZodType<T>, table: BroadcastTable): T[] =>
 		rows[table].flatMap((raw) => {
 			const result = schema.safeParse(raw);
 			if (result.success) return [result.data];

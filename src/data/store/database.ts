@@ -12,7 +12,7 @@ import {
 } from '$core/format/review';
 import { BodySchema, LensSchema } from '$core/format/gear';
 import { LensNotesSchema } from '$core/format/lensNotes';
-import { SharpnessSchema } from '$core/format/sharpness';
+import { MeasuredSharpnessSchema } from '$core/format/sharpness';
 import { ShotSchema } from '$core/format/shot';
 import { BODIES, LENSES } from '../kit';
 import { withDays, type JobOf2, type ShotOf2 } from './upgrade';
@@ -77,7 +77,7 @@ export const KitLensSchema = z.strictObject({
 	onlyOn: z.string().nullable(),
 	lens: LensSchema,
 	/** As it was measured on the bench. */
-	sharpness: SharpnessSchema.optional(),
+	sharpness: MeasuredSharpnessSchema.optional(),
 	/** What is said of it while a lens is being chosen. */
 	notes: LensNotesSchema.optional(),
 	/** Only weighed against others: one does not have it, and no shot is taken with it. */
@@ -108,7 +108,7 @@ export type KitBody = z.infer<typeof KitBodySchema>;
 export type KitLens = z.infer<typeof KitLensSchema>;
 
 /** The photograph that a shot's stage was made from, kept because somebody asked for it; no part of the shot. */
-export interface KeptPhotograph {
+export interface PhotographRecord {
 	/** Of the shot. */
 	id: string;
 	jpeg: Blob;
@@ -150,11 +150,11 @@ export interface FrameFolder {
 }
 
 /** The tables whose changes are told to other windows. */
-export type Told = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';
+export type BroadcastTable = 'jobs' | 'shots' | 'bodies' | 'lenses' | 'spreads' | 'erased';
 /** Something that changed, and which window did it. */
 export interface ChangeNote {
 	readonly seq?: number;
-	readonly table: Told;
+	readonly table: BroadcastTable;
 	readonly id: string;
 	readonly by: string;
 }
@@ -190,7 +190,7 @@ export class Database extends Dexie {
 	readonly spreads!: EntityTable<MySpreads, 'id'>;
 	readonly erased!: EntityTable<Erased, 'id'>;
 	readonly changes!: Table<ChangeNote, number>;
-	readonly photographs!: EntityTable<KeptPhotograph, 'id'>;
+	readonly photographs!: EntityTable<PhotographRecord, 'id'>;
 	readonly frames!: EntityTable<FrameRecord, 'id'>;
 	readonly said!: EntityTable<SaidRecord, 'id'>;
 	readonly exercises!: EntityTable<ExerciseRecord, 'id'>;

@@ -11,7 +11,7 @@ import {
 	ShotRecordSchema,
 	type Job,
 	type ShotRecord,
-	type Told
+	type BroadcastTable
 } from './database';
 import type { History } from '../history';
 import { PART_SCHEMAS, partsSaved, type PartsOf, type PartsSaved } from './parts';
@@ -127,10 +127,10 @@ export class Store {
 	}
 
 	/** The records that notes speak of, as they are now. */
-	async #readSome(notes: readonly { readonly table: Told; readonly id: string }[]) {
-		const rows: Record<Told, { id: string }[]> = emptyRows();
+	async #readSome(notes: readonly { readonly table: BroadcastTable; readonly id: string }[]) {
+		const rows: Record<BroadcastTable, { id: string }[]> = emptyRows();
 		const gone = new Set<string>();
-		for (const table of Object.keys(rows) as Told[]) {
+		for (const table of Object.keys(rows) as BroadcastTable[]) {
 			const ids = [...new Set(notes.filter((one) => one.table === table).map(({ id }) => id))];
 			const found = await (this.#db.table(table) as Table<{ id: string }>).bulkGet(ids);
 			rows[table] = found.flatMap((row) => row ?? []);
@@ -223,7 +223,7 @@ export class Store {
 		const schema = PART_SCHEMAS[kind] as unknown as z.ZodType<Kept>;
 		if (mine) validated(schema, mine);
 		const { changes } = this.#db;
-		const table: Told = kind === 'slots' ? 'shots' : (kind as Exclude<K, 'slots'>);
+		const table: BroadcastTable = kind === 'slots' ? 'shots' : (kind as Exclude<K, 'slots'>);
 		const kept = this.#db.table(table) as Table<unknown, string>;
 		return this.#db.transaction('rw', [kept, changes], async () => {
 			const row = (await kept.get(id)) as ({ slot: Kept } & Kept) | undefined;
@@ -244,7 +244,10 @@ export class Store {
 	 * Puts a record back that had been set aside, mended; returns what it says now.
 	 * @throws Invalid when it is still none
 	 */
-	async mend(table: Exclude<Told, 'erased'>, record: { readonly id: string }): Promise<Contents> {
+	async mend(
+		table: Exclude<BroadcastTable, 'erased'>,
+		record: { readonly id: string }
+	): Promise<Contents> {
 		const contents = contentsOf({ ...emptyRows(), [table]: [record] });
 		if (contents.setAside[0]) throw new Invalid(contents.setAside[0].problems);
 		const kept: Table<unknown, string> = this.#db.table(table);
@@ -290,7 +293,7 @@ export class Store {
 	}
 
 	/** Tells other windows. */
-	async #note(table: Told, ids: readonly string[]): Promise<void> {
+	async #note(table: BroadcastTable, ids: readonly string[]): Promise<void> {
 		await this.#db.changes.bulkAdd(ids.map((id) => ({ table, id, by: this.#window })));
 	}
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { onPaper, squeezed } from '$tests/support/paper';
-import { PAPERS } from './paper/cardsPdf';
+import { CARD_PAPERS } from './paper/cardsPdf';
 import { lensTablePage, type LensTable } from './lensTable';
 import { lensTablePdf } from './paper/lensTablePdf';
 
@@ -25,7 +25,7 @@ describe('the table of a lens', () => {
 			);
 			expect(pdf.numPages).toBe(1);
 			const { width } = (await pdf.getPage(1)).getViewport({ scale: 1 });
-			expect(width).toBeCloseTo(PAPERS[paper][0], 1);
+			expect(width).toBeCloseTo(CARD_PAPERS[paper][0], 1);
 			const text = squeezed(pages.join(''));
 			for (const { distance, cells } of table.rows) {
 				expect(text).toContain(squeezed(distance));

@@ -3,7 +3,7 @@ import type { CardContent } from '../../words/card';
 /** What stands on a card, and drawings of plain shapes: what files of cards are made from. */
 
 /** A plain shape; lengths in the drawing's own unit, y down. */
-export type Shape = { readonly fill: string; readonly stroke?: string } & (
+export type PrintedShape = { readonly fill: string; readonly stroke?: string } & (
 	| { readonly kind: 'path'; readonly d: string; readonly strokeWidth?: number }
 	| {
 			readonly kind: 'ellipse';
@@ -35,7 +35,7 @@ export type Shape = { readonly fill: string; readonly stroke?: string } & (
 export interface FrameShapes {
 	readonly width: number;
 	readonly height: number;
-	readonly shapes: readonly Shape[];
+	readonly shapes: readonly PrintedShape[];
 	/** Null when there is nothing to focus on. */
 	readonly ring: { readonly x: number; readonly y: number; readonly radius: number } | null;
 	/** With its real blur: a JPEG of the whole frame, in base64, instead of the shapes. */

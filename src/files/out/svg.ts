@@ -1,4 +1,4 @@
-import { GROUND, RING, type FrameShapes, type Shape } from './printed';
+import { GROUND, RING, type FrameShapes, type PrintedShape } from './printed';
 
 /** Drawings of plain shapes as SVG. */
 
@@ -20,7 +20,7 @@ export const plain = (text: string): string =>
 const round = (value: number): string => `${Number(value.toFixed(2))}`;
 
 /** One shape as an element. */
-function elementOf(shape: Shape): string {
+function elementOf(shape: PrintedShape): string {
 	const paint = `fill="${shape.fill}"${shape.stroke ? ` stroke="${shape.stroke}"` : ''}`;
 	switch (shape.kind) {
 		case 'path':
@@ -67,7 +67,7 @@ export function frameSvg(
 export function svgFile(
 	widthPx: number,
 	heightPx: number,
-	shapes: readonly Shape[],
+	shapes: readonly PrintedShape[],
 	title: string
 ): string {
 	return [

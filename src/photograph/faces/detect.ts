@@ -1,6 +1,6 @@
 import { tensor4d, type Tensor, dispose } from '@tensorflow/tfjs-core';
 import type { GraphModel } from '@tensorflow/tfjs-converter';
-import { placeOf, type Part, type Place } from './pyramid';
+import { placeInPicture, type PicturePart, type PixelPlace } from './pyramid';
 
 /** Where faces are: the detector over tiles of a picture at several scales. */
 
@@ -39,8 +39,8 @@ export interface TileFace {
 	readonly x: number;
 	readonly y: number;
 	readonly sidePx: number;
-	readonly rightEye: Place;
-	readonly leftEye: Place;
+	readonly rightEye: PixelPlace;
+	readonly leftEye: PixelPlace;
 	readonly score: number;
 }
 
@@ -66,10 +66,10 @@ type Values = [Numbers, Numbers, Numbers, Numbers];
 type Numbers = ArrayLike<number>;
 
 /** A face of a tile in the picture that the tile was cut from. */
-export function inPicture(face: TileFace, tile: Part): FaceBox {
+export function inPicture(face: TileFace, tile: PicturePart): FaceBox {
 	const [middle, right, left] = [face, face.rightEye, face.leftEye].map((at) =>
-		placeOf(tile, TILE_PX, at)
-	) as [Place, Place, Place];
+		placeInPicture(tile, TILE_PX, at)
+	) as [PixelPlace, PixelPlace, PixelPlace];
 	return {
 		...middle,
 		sidePx: (face.sidePx * tile.sidePx) / TILE_PX,

@@ -7,16 +7,16 @@ import {
 	type FaceBox,
 	type TileFace
 } from './detect';
-import { facePoints, facePointsAgain, type FacePoints } from './mesh';
+import { meshPoints, meshPointsAgain, type FacePoints } from './mesh';
 import type { FaceModels } from './models';
 import type { Likely } from './sight';
-import type { Part, Pyramid } from './pyramid';
+import type { PicturePart, Pyramid } from './pyramid';
 import { shared } from './shared';
-import { tileSides, tilesOf } from './tiles';
+import { tileSides, faceTiles } from './tiles';
 
 /** Every face of a picture. */
 
-export interface Pauses {
+export interface SearchPauses {
 	/** Lets others work. @throws when nobody waits any more */
 	readonly breathe: () => Promise<void>;
 	/** Is told how much is done, 0 to 1. */
@@ -48,7 +48,7 @@ const LOOKING = 0.7;
 export async function findFaces(
 	models: FaceModels,
 	pyramid: Pyramid,
-	{ breathe, tell }: Pauses,
+	{ breathe, tell }: SearchPauses,
 	helper: Helper | null = null,
 	likely: readonly FacePoints[] = []
 ): Promise<FacePoints[]> {
@@ -58,12 +58,12 @@ export async function findFaces(
 	let hints: readonly FaceBox[] | null = null;
 	const sides = tileSides(Math.max(pyramid.widthPx, pyramid.heightPx));
 	for (const [level, sidePx] of sides.entries()) {
-		const all = tilesOf(pyramid, sidePx);
-		const wanted: readonly Part[] = hints
+		const all = faceTiles(pyramid, sidePx);
+		const wanted: readonly PicturePart[] = hints
 			? all.filter((tile) => hints?.some((hint) => isIn(hint, tile)))
 			: all;
 		let looked = 0;
-		const looking = (look: Helper) => async (tile: Part) => {
+		const looking = (look: Helper) => async (tile: PicturePart) => {
 			const faces = await look(pyramid.cut(tile, TILE_PX));
 			tell(((level + ++looked / wanted.length) / sides.length) * LOOKING);
 			return faces.map((face) => inPicture(face, tile));
@@ -91,11 +91,11 @@ export async function findFacesAgain(
 	models: FaceModels,
 	pyramid: Pyramid,
 	{ faces: before, isEverywhere }: Likely,
-	pauses: Pauses
+	pauses: SearchPauses
 ): Promise<FacePoints[]> {
 	const faces: FacePoints[] = [];
 	for (const box of before) {
-		const points = facePointsAgain(models, pyramid, box, LEAST_FIT);
+		const points = meshPointsAgain(models, pyramid, box, LEAST_FIT);
 		// two may slide onto one face
 		if (points && !faces.some((other) => isSame(points, other))) faces.push(points);
 		await pauses.breathe();
@@ -115,12 +115,12 @@ async function pointsOf(
 	models: FaceModels,
 	pyramid: Pyramid,
 	found: readonly FaceBox[],
-	{ breathe, tell }: Pauses
+	{ breathe, tell }: SearchPauses
 ): Promise<FacePoints[]> {
 	const boxes = withoutDoubles(found);
 	const faces: FacePoints[] = [];
 	for (const [i, box] of boxes.entries()) {
-		const points = facePoints(models, pyramid, box);
+		const points = meshPoints(models, pyramid, box);
 		if (points.score >= LEAST_FIT) faces.push(points);
 		tell(LOOKING + ((1 - LOOKING) * (i + 1)) / boxes.length);
 		await breathe();
@@ -134,5 +134,5 @@ function isUnclear({ sidePx, score }: FaceBox, tileSidePx: number): boolean {
 	return sidePx < largePx || (score < SURE && sidePx < UNSURE_TIMES * largePx);
 }
 
-const isIn = ({ x, y }: FaceBox, tile: Part): boolean =>
+const isIn = ({ x, y }: FaceBox, tile: PicturePart): boolean =>
 	Math.abs(x - tile.x) < tile.sidePx / 2 && Math.abs(y - tile.y) < tile.sidePx / 2;

@@ -1,7 +1,7 @@
 import { degrees } from '$core/geometry/angle';
 import type { FoundFace, FoundLandmark } from '$core/photograph/fitHead';
 import type { FacePoints } from './mesh';
-import type { Place } from './pyramid';
+import type { PixelPlace } from './pyramid';
 
 /** The core's landmarks of a face, from the points that the models found. */
 
@@ -22,7 +22,7 @@ const TURN_SIGMA_DEG = 3;
 
 /** Width of a face as it is seen, px. */
 export function faceWidthPx({ surface }: FacePoints): number {
-	const [right, left] = EDGES.map((i) => surface[i] as Place) as [Place, Place];
+	const [right, left] = EDGES.map((i) => surface[i] as PixelPlace) as [PixelPlace, PixelPlace];
 	return Math.hypot(right.x - left.x, right.y - left.y);
 }
 
@@ -32,12 +32,12 @@ export function faceOf(
 	size: { readonly widthPx: number; readonly heightPx: number }
 ): FoundFace {
 	const at = (i: number) => surface[i] as FacePoints['surface'][number];
-	const between = (a: Place, b: Place, share: number): Place => ({
+	const between = (a: PixelPlace, b: PixelPlace, share: number): PixelPlace => ({
 		x: a.x + (b.x - a.x) * share,
 		y: a.y + (b.y - a.y) * share
 	});
 	const eyesPx = Math.hypot(leftIris.x - rightIris.x, leftIris.y - rightIris.y);
-	const found = (landmark: FoundLandmark['landmark'], { x, y }: Place, share: number) => ({
+	const found = (landmark: FoundLandmark['landmark'], { x, y }: PixelPlace, share: number) => ({
 		landmark,
 		x: x - size.widthPx / 2,
 		y: size.heightPx / 2 - y,

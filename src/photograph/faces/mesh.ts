@@ -1,14 +1,14 @@
 import { concat, dispose, type Tensor } from '@tensorflow/tfjs-core';
 import { inputOf, type FaceBox } from './detect';
 import type { FaceModels } from './models';
-import { placeOf, type Part, type Place, type Pyramid } from './pyramid';
+import { placeInPicture, type PicturePart, type PixelPlace, type Pyramid } from './pyramid';
 
 /** The points of a face: its surface, and its irises. */
 
 /** Points of a face, in pixels of the picture. */
 export interface FacePoints {
 	/** 468 of its surface, in the order of the model; z away from the camera, in the same pixels. */
-	readonly surface: readonly (Place & { readonly z: number })[];
+	readonly surface: readonly (PixelPlace & { readonly z: number })[];
 	readonly rightIris: Iris;
 	readonly leftIris: Iris;
 	/** How surely it is a face, 0 to 1. */
@@ -17,7 +17,7 @@ export interface FacePoints {
 	readonly box: FaceBox;
 }
 
-interface Iris extends Place {
+interface Iris extends PixelPlace {
 	readonly widthPx: number;
 	/** How far the lids are open: height over width of their opening. */
 	readonly openness: number;
@@ -47,7 +47,7 @@ const LIDS = [
 ] as const;
 
 /** The points of a face that was found. */
-export function facePoints(models: FaceModels, pyramid: Pyramid, box: FaceBox): FacePoints {
+export function meshPoints(models: FaceModels, pyramid: Pyramid, box: FaceBox): FacePoints {
 	const face = surfaceOf(models, pyramid, box);
 	return { ...face, ...irisesOf(models, pyramid, face.surface, box.turnRad) };
 }
@@ -56,7 +56,7 @@ export function facePoints(models: FaceModels, pyramid: Pyramid, box: FaceBox): 
  * The points of a face that was there a moment ago: its surface is laid where it was, and slides onto it if that has moved.
  * Null where it is no more.
  */
-export function facePointsAgain(
+export function meshPointsAgain(
 	models: FaceModels,
 	pyramid: Pyramid,
 	before: FaceBox,
@@ -67,7 +67,7 @@ export function facePointsAgain(
 	if (isStill(first.box, before)) {
 		return { ...first, ...irisesOf(models, pyramid, first.surface, before.turnRad) };
 	}
-	const points = facePoints(models, pyramid, first.box);
+	const points = meshPoints(models, pyramid, first.box);
 	return points.score < leastScore ? null : points;
 }
 
@@ -82,10 +82,9 @@ function isStill(box: FaceBox, before: FaceBox): boolean {
 
 /** The same face as the detector would find it. */
 function boxAround(surface: FacePoints['surface']): FaceBox {
-	const [right, left] = [RIGHT_CORNERS, LEFT_CORNERS].map(([outer]) => surface[outer] as Place) as [
-		Place,
-		Place
-	];
+	const [right, left] = [RIGHT_CORNERS, LEFT_CORNERS].map(
+		([outer]) => surface[outer] as PixelPlace
+	) as [PixelPlace, PixelPlace];
 	const turnRad = Math.atan2(left.y - right.y, left.x - right.x);
 	const [cos, sin] = [Math.cos(turnRad), Math.sin(turnRad)];
 	const across = surface.map(({ x, y }) => x * cos + y * sin);
@@ -107,14 +106,17 @@ function surfaceOf(
 	pyramid: Pyramid,
 	{ x, y, sidePx, turnRad }: FaceBox
 ): Pick<FacePoints, 'surface' | 'score' | 'box'> {
-	const part: Part = { x, y, sidePx: sidePx * AROUND_FACE, turnRad };
+	const part: PicturePart = { x, y, sidePx: sidePx * AROUND_FACE, turnRad };
 	const input = inputOf(pyramid.cut(part, MESH_PX), 255, 0);
 	const [points, flag] = mesh.execute(input, ['Identity_2', 'Identity_1']) as [Tensor, Tensor];
 	const values = points.dataSync();
 	const score = flag.dataSync()[0] as number;
 	dispose([input, points, flag]);
 	const surface = Array.from({ length: values.length / 3 }, (_, i) => ({
-		...placeOf(part, MESH_PX, { x: values[3 * i] as number, y: values[3 * i + 1] as number }),
+		...placeInPicture(part, MESH_PX, {
+			x: values[3 * i] as number,
+			y: values[3 * i + 1] as number
+		}),
 		z: ((values[3 * i + 2] as number) * part.sidePx) / MESH_PX
 	}));
 	return { surface, score, box: boxAround(surface) };
@@ -139,7 +141,7 @@ function irisesOf(
 		const at = (k: number) => {
 			const from = 3 * (which * EYE_POINTS + k);
 			const place = { x: eyeValues[from] as number, y: eyeValues[from + 1] as number };
-			return placeOf(eyes[which], IRIS_PX, place);
+			return placeInPicture(eyes[which], IRIS_PX, place);
 		};
 		const apart = (i: number, k: number) => {
 			const [a, b] = [at(i), at(k)];
@@ -160,8 +162,8 @@ function eyePart(
 	[outer, inner]: readonly [number, number],
 	turnRad: number,
 	isMirrored: boolean
-): Part {
-	const [a, b] = [surface[outer] as Place, surface[inner] as Place];
+): PicturePart {
+	const [a, b] = [surface[outer] as PixelPlace, surface[inner] as PixelPlace];
 	const sidePx = Math.hypot(a.x - b.x, a.y - b.y) * AROUND_EYE;
 	return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, sidePx, turnRad, isMirrored };
 }

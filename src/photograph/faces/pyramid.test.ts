@@ -1,19 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import { tilesOf } from './tiles';
-import { placeOf } from './pyramid';
+import { faceTiles } from './tiles';
+import { placeInPicture } from './pyramid';
 
 describe('a part that was cut out', () => {
 	it('its middle is its middle, however it is turned', () => {
 		const part = { x: 300, y: 200, sidePx: 90, turnRad: 0.7 };
-		expect(placeOf(part, 64, { x: 32, y: 32 })).toEqual({ x: 300, y: 200 });
+		expect(placeInPicture(part, 64, { x: 32, y: 32 })).toEqual({ x: 300, y: 200 });
 	});
 
 	it('its right edge lies along its turn, and to the left in a mirror', () => {
 		const part = { x: 0, y: 0, sidePx: 100, turnRad: Math.PI / 2 };
-		const right = placeOf(part, 64, { x: 64, y: 32 });
+		const right = placeInPicture(part, 64, { x: 64, y: 32 });
 		expect(right.x).toBeCloseTo(0, 9);
 		expect(right.y).toBeCloseTo(50, 9);
-		expect(placeOf({ ...part, isMirrored: true }, 64, { x: 64, y: 32 }).y).toBeCloseTo(-50, 9);
+		expect(placeInPicture({ ...part, isMirrored: true }, 64, { x: 64, y: 32 }).y).toBeCloseTo(
+			-50,
+			9
+		);
 	});
 });
 
@@ -24,7 +27,7 @@ describe('tiles', () => {
 		[700, 500, 512],
 		[300, 200, 512]
 	])('of %d by %d px cover all of it, a quarter of each in common', (widthPx, heightPx, sidePx) => {
-		const tiles = tilesOf({ widthPx, heightPx }, sidePx);
+		const tiles = faceTiles({ widthPx, heightPx }, sidePx);
 		for (const [lengthPx, middles] of [
 			[widthPx, [...new Set(tiles.map(({ x }) => x))]],
 			[heightPx, [...new Set(tiles.map(({ y }) => y))]]

@@ -1,13 +1,13 @@
 /** A picture at several sizes, each half of the one before, so that parts of it are cut out at any scale. */
 
 /** A place in a picture, px from its top left. */
-export interface Place {
+export interface PixelPlace {
 	readonly x: number;
 	readonly y: number;
 }
 
 /** A part of a picture: its middle in pixels of the picture, how wide, how far turned clockwise. */
-export interface Part {
+export interface PicturePart {
 	readonly x: number;
 	readonly y: number;
 	readonly sidePx: number;
@@ -63,7 +63,7 @@ export class Pyramid {
 	 * The pixels of an upright square as they are, not drawn anew: of the picture halved so many times. The
 	 * middle is in pixels of the picture; beyond its edge the edge goes on.
 	 */
-	square({ x, y }: Place, sidePx: number, halvings: number): ImageData {
+	square({ x, y }: PixelPlace, sidePx: number, halvings: number): ImageData {
 		const source = this.#levels[Math.min(halvings, this.#levels.length - 1)] as Source;
 		const at = (middle: number, length: number, all: number) => {
 			const from = Math.round((middle * length) / all - sidePx / 2);
@@ -92,7 +92,7 @@ export class Pyramid {
 	}
 
 	/** A square part of the picture, drawn so many pixels wide; black beyond the edge. */
-	cut({ x, y, sidePx, turnRad, isMirrored = false }: Part, wantedPx: number): ImageData {
+	cut({ x, y, sidePx, turnRad, isMirrored = false }: PicturePart, wantedPx: number): ImageData {
 		const canvas = this.#cut;
 		canvas.width = wantedPx;
 		canvas.height = wantedPx;
@@ -117,11 +117,11 @@ function contextOf(canvas: OffscreenCanvas): OffscreenCanvasRenderingContext2D {
 }
 
 /** Where a place of a cut part is in the picture; both in pixels from the top left. */
-export function placeOf(
-	{ x, y, sidePx, turnRad, isMirrored = false }: Part,
+export function placeInPicture(
+	{ x, y, sidePx, turnRad, isMirrored = false }: PicturePart,
 	cutPx: number,
-	at: Place
-): Place {
+	at: PixelPlace
+): PixelPlace {
 	const scale = sidePx / cutPx;
 	const aside = (at.x - cutPx / 2) * scale * (isMirrored ? -1 : 1);
 	const down = (at.y - cutPx / 2) * scale;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { likelyIn, sightAfter, type Sight } from './sight';
+import { likelyIn, sightAfter, type FacesBefore } from './sight';
 
 const face = (x: number) => ({ x, y: 500, sidePx: 200, turnRad: 0, score: 1 });
 const two = [face(1000), face(2000)];
@@ -7,7 +7,7 @@ const at = (seconds: number | null) => ({
 	widthPx: 6000,
 	localMs: seconds === null ? null : 1000 * seconds
 });
-const seen: Sight = { ...at(0), faces: two, since: 0 };
+const seen: FacesBefore = { ...at(0), faces: two, since: 0 };
 
 describe('where faces are likely', () => {
 	it('is where they were a moment ago', () => {

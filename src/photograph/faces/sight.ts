@@ -14,7 +14,7 @@ export interface FrameMark {
 }
 
 /** Where faces are in a frame, for the next one of its series. */
-export interface Sight extends FrameMark {
+export interface FacesBefore extends FrameMark {
 	readonly faces: readonly FaceBox[];
 	/** How many frames ago everywhere was looked at. */
 	readonly since: number;
@@ -26,7 +26,10 @@ export interface Likely {
 	readonly isEverywhere: boolean;
 }
 
-export function likelyIn({ widthPx, localMs }: FrameMark, before: Sight | null): Likely | null {
+export function likelyIn(
+	{ widthPx, localMs }: FrameMark,
+	before: FacesBefore | null
+): Likely | null {
 	if (!before || before.faces.length === 0 || before.widthPx !== widthPx) return null;
 	if (before.localMs === null || localMs === null) return null;
 	if (Math.abs(localMs - before.localMs) > A_MOMENT_MS) return null;
@@ -37,8 +40,8 @@ export function likelyIn({ widthPx, localMs }: FrameMark, before: Sight | null):
 export function sightAfter(
 	frame: FrameMark,
 	found: readonly FaceBox[],
-	before: Sight | null
-): Sight {
+	before: FacesBefore | null
+): FacesBefore {
 	const likely = likelyIn(frame, before);
 	const sight = { ...frame, faces: found, since: 0 };
 	if (!before || !likely || likely.isEverywhere) return sight;

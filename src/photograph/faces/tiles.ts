@@ -1,5 +1,5 @@
 import { TILE_PX } from './detect';
-import type { Part } from './pyramid';
+import type { PicturePart } from './pyramid';
 
 /** The tiles that a picture is looked at in. */
 
@@ -20,10 +20,10 @@ export function tileSides(longPx: number): number[] {
 }
 
 /** Tiles that cover a picture, with something in common. */
-export function tilesOf(
+export function faceTiles(
 	{ widthPx, heightPx }: { readonly widthPx: number; readonly heightPx: number },
 	sidePx: number
-): Part[] {
+): PicturePart[] {
 	const xs = middlesOf(widthPx, sidePx);
 	return middlesOf(heightPx, sidePx).flatMap((y) => xs.map((x) => ({ x, y, sidePx, turnRad: 0 })));
 }

@@ -1,7 +1,7 @@
 import ExifReader from 'exifreader';
 import * as piexif from 'piexif-ts';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { factsOf } from './facts';
+import { readFacts } from './facts';
 
 /** A JPEG of one grey pixel, as bytes in a string. */
 const GREY = atob(
@@ -46,7 +46,7 @@ describe('what a photograph says of itself', () => {
 	afterEach(() => vi.restoreAllMocks());
 
 	it('its lens, its settings, when, and how far the focus was', async () => {
-		expect(await factsOf(jpegWith(TOLD))).toMatchObject({
+		expect(await readFacts(jpegWith(TOLD))).toMatchObject({
 			isPractice: false,
 			bodyName: 'Practice body',
 			focalMm: 50,
@@ -60,18 +60,18 @@ describe('what a photograph says of itself', () => {
 
 	it('not where, not by whom, not with which camera of its kind: that is never read', async () => {
 		const load = vi.spyOn(ExifReader, 'load');
-		await factsOf(jpegWith(TOLD));
+		await readFacts(jpegWith(TOLD));
 		const read = JSON.stringify(load.mock.results[0]?.value);
 		expect(read).toContain('Practice body');
 		expect(read).not.toMatch(/GPS|Serial|SERIAL|Owner|Artist|Private/);
 	});
 
 	it('nothing where nothing is written, or what is written makes no sense', async () => {
-		expect((await factsOf(new Blob(['no picture']))).focalMm).toBeUndefined();
+		expect((await readFacts(new Blob(['no picture']))).focalMm).toBeUndefined();
 		const odd = jpegWith({
 			Exif: { [ExifIFD.FocalLength]: [50, 0], [ExifIFD.SubjectDistance]: [0xffffffff, 1] }
 		});
-		const facts = await factsOf(odd);
+		const facts = await readFacts(odd);
 		expect(facts.focalMm).toBeUndefined();
 		expect(facts.subjectM).toBeUndefined();
 		expect(facts.orientation).toBe(1);

@@ -81,7 +81,7 @@ const MOST_DIRECTORIES = 8;
 const FARTHEST_M = 500;
 
 /** What is said; nothing at all where nothing can be read. */
-export async function factsOf(
+export async function readFacts(
 	file: Blob,
 	kind: PictureKind = 'jpeg'
 ): Promise<PhotographFacts & { readonly orientation: number }> {

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { kindOf } from './kinds';
+import { pictureKindOf } from './kinds';
 
 const bytes = (text: string) => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
 
@@ -19,5 +19,5 @@ it.each([
 	['{"format":"focalis-shot"}', null],
 	['', null]
 ] as const)('%j is %s', (head, kind) => {
-	expect(kindOf(bytes(head))).toBe(kind);
+	expect(pictureKindOf(bytes(head))).toBe(kind);
 });

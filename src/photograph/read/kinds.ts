@@ -9,7 +9,7 @@ export const KIND_BYTES = 16;
 const HEIC_BRANDS = ['heic', 'heix', 'heim', 'heis', 'hevc', 'mif1', 'msf1', 'avif'];
 
 /** The kind; null for a file that is none of these. */
-export function kindOf(head: Uint8Array): PictureKind | null {
+export function pictureKindOf(head: Uint8Array): PictureKind | null {
 	const begins = (...bytes: number[]) => bytes.every((byte, i) => head[i] === byte);
 	const text = (from: number, to: number) => String.fromCharCode(...head.subarray(from, to));
 	if (begins(0xff, 0xd8, 0xff)) return 'jpeg';

@@ -1,7 +1,7 @@
 import { imageSize } from 'image-size';
 import type { PhotographFacts } from '$core/photograph/lensOf';
-import { factsOf } from './facts';
-import { KIND_BYTES, kindOf, type PictureKind } from './kinds';
+import { readFacts } from './facts';
+import { KIND_BYTES, pictureKindOf, type PictureKind } from './kinds';
 import { pictureWithin } from './pictureWithin';
 import { rawPicture } from './rawPicture';
 
@@ -38,14 +38,14 @@ export async function openPicture(file: Blob): Promise<Opening> {
 	const refused = (problem: PictureProblem): Opening => ({ ok: false, problem });
 	if (file.size === 0) return refused('empty');
 	if (file.size > MOST_BYTES) return refused('too-large');
-	const kind = kindOf(new Uint8Array(await file.slice(0, KIND_BYTES).arrayBuffer()));
+	const kind = pictureKindOf(new Uint8Array(await file.slice(0, KIND_BYTES).arrayBuffer()));
 	if (!kind) return refused('unknown-kind');
-	const { orientation, ...facts } = await factsOf(file, kind);
+	const { orientation, ...facts } = await readFacts(file, kind);
 	if (kind !== 'tiff' && kind !== 'wrapped') return decoded(file, kind, facts, 1);
 	const raw = kind === 'tiff' ? await rawPicture(file) : await pictureWithin(file);
 	if (!raw) return refused('no-picture-inside');
 	// what lies inside may know its own orientation, and alone how it was taken
-	const { orientation: ownOrientation, ...own } = await factsOf(raw.jpeg, 'jpeg');
+	const { orientation: ownOrientation, ...own } = await readFacts(raw.jpeg, 'jpeg');
 	const turn = ownOrientation === 1 ? raw.orientation || orientation : 1;
 	const isSaidInside = facts.takenAt === undefined && own.takenAt !== undefined;
 	return decoded(raw.jpeg, 'jpeg', isSaidInside ? own : facts, turn);

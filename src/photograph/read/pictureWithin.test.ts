@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { factsOf } from './facts';
+import { readFacts } from './facts';
 import { pictureWithin } from './pictureWithin';
 
 /** Raw files of no known layout, made here by hand; JPEG as ITU-T T.81, annex B, lays it down. */
@@ -84,5 +84,9 @@ it('what directories of tags say that lie apart is put together', async () => {
 		directory([[ISO, 100]]),
 		noise(40)
 	);
-	expect(await factsOf(file, 'wrapped')).toMatchObject({ orientation: 8, iso: 800, focal35Mm: 85 });
+	expect(await readFacts(file, 'wrapped')).toMatchObject({
+		orientation: 8,
+		iso: 800,
+		focal35Mm: 85
+	});
 });

@@ -12,7 +12,7 @@ describe('diffraction', () => {
 	])('the pattern at %d', (x, value) => expect(airy(x)).toBeCloseTo(value, 4));
 
 	const setting = (fNumber: number) => ({
-		focus: focusAt({ focalMm: 50, fieldBend: 0 }, 1e6),
+		focus: focusAt({ focalMm: 50, fieldCurvature: 0 }, 1e6),
 		fNumber,
 		blades: 0
 	});

@@ -1,5 +1,5 @@
 import { Vector2, Vector4, type IUniform } from 'three';
-import type { LensSetting, PictureSize, Window } from '../scene';
+import type { LensSetting, PreviewSize, Window } from '../scene';
 import type { Glimpse } from './glimpse';
 
 /** Nearest and farthest depth drawn, m. */
@@ -19,8 +19,8 @@ export class LensUniforms {
 
 	/** Sets focus and window; `look` then says from where and when. */
 	set({ focus }: LensSetting, { x, y, widthMm, heightMm }: Window): void {
-		const { imageDistanceMm, planeM, fieldBend } = focus;
-		this.uSurface.value.set(1 / planeM, fieldBend);
+		const { imageDistanceMm, planeM, fieldCurvature } = focus;
+		this.uSurface.value.set(1 / planeM, fieldCurvature);
 		this.uWindow.value.set(
 			(2 * imageDistanceMm) / widthMm,
 			(2 * imageDistanceMm) / heightMm,
@@ -35,7 +35,7 @@ export class LensUniforms {
 	 * @param radiusM half the diameter f/N of the opening
 	 * @param size    of the picture, px
 	 */
-	look({ pupil, shiftPx, timeS, dither }: Glimpse, radiusM: number, size: PictureSize): void {
+	look({ pupil, shiftPx, timeS, dither }: Glimpse, radiusM: number, size: PreviewSize): void {
 		this.uPupil.value.set(pupil.x * radiusM, pupil.y * radiusM);
 		this.uJitter.value.set((2 * shiftPx.x) / size.widthPx, (2 * shiftPx.y) / size.heightPx);
 		this.uTimeS.value = timeS;

@@ -9,7 +9,7 @@ function subject(fNumber: number, widthPx: number): Subject {
 	const shot = shotOf({ people: [ahead('near', 5), ahead('far', 10)] });
 	return {
 		scene: previewOf(shot),
-		setting: { focus: focusAt({ focalMm: 50, fieldBend: 0 }, 5), fNumber, blades: 0 },
+		setting: { focus: focusAt({ focalMm: 50, fieldCurvature: 0 }, 5), fNumber, blades: 0 },
 		window: { x: 0, y: 0, widthMm: 36, heightMm: 24 },
 		widthPx,
 		heightPx: (widthPx * 2) / 3,

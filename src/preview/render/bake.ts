@@ -26,7 +26,7 @@ export interface Baked {
 }
 
 /** What one view can show. */
-export interface Sight {
+export interface ViewLimits {
 	readonly pupilRadiusM: number;
 	readonly outside: Outside;
 }
@@ -36,7 +36,7 @@ export interface Sight {
  * each sample is to look at them from another point of the pupil. Triangles that face away, or lie
  * outside the view, are left out.
  */
-export function bake(all: readonly Placed[], lighting: Lighting, sight: Sight): Baked {
+export function bake(all: readonly Placed[], lighting: Lighting, sight: ViewLimits): Baked {
 	const total = (of: (part: Sculpted) => ArrayLike<number>) =>
 		all.reduce((sum, { part }) => sum + of(part).length, 0);
 	const numbers = total(({ positions }) => positions);
@@ -88,7 +88,12 @@ function place({ part, matrix }: Placed, into: Baked, first: number): void {
 /** Marks a vertex that some triangle uses, beside the sides it lies outside of. */
 const USED = 128;
 
-function seenVertices(part: Sculpted, baked: Baked, first: number, { outside }: Sight): Uint8Array {
+function seenVertices(
+	part: Sculpted,
+	baked: Baked,
+	first: number,
+	{ outside }: ViewLimits
+): Uint8Array {
 	const sides = new Uint8Array(part.positions.length / 3);
 	for (let i = 0; i < sides.length; i++) {
 		sides[i] = outside(...at(baked.positions, 3 * (first + i)));
@@ -104,7 +109,7 @@ function addSeen(
 	{ positions }: Baked,
 	into: Uint32Array,
 	start: number,
-	{ pupilRadiusM }: Sight
+	{ pupilRadiusM }: ViewLimits
 ): number {
 	let next = start;
 	for (let i = 0; i < triangles.length; i += 3) {

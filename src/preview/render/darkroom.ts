@@ -13,8 +13,8 @@ import {
 	type WebGLRenderer
 } from 'three';
 import { airyKernel, NO_BLUR, type Kernel } from '../lens/airy';
-import { surroundingsOf } from '../places';
-import { roomShare, type PictureSize, type Subject } from '../scene';
+import { sceneryOf } from '../places';
+import { roomShare, type PreviewSize, type Subject } from '../scene';
 import { adding, developing, exposing, SAMPLES_AT_ONCE, sensing } from './darkroomGlsl';
 import { Pass } from './pass';
 
@@ -84,7 +84,7 @@ export class Darkroom {
 	}
 
 	/** Shows on the canvas what a sensor of a size would have of it. */
-	expose(subject: Subject, exposure: Gathered, size: PictureSize, sensor: SensorReading): void {
+	expose(subject: Subject, exposure: Gathered, size: PreviewSize, sensor: SensorReading): void {
 		this.#prepare(subject, exposure);
 		const { uGain, uFullWell, uReadNoise, uOrigin, uSeed, uDrawn } = this.#ofSensor;
 		uDrawn.value.set(subject.widthPx / size.widthPx, subject.heightPx / size.heightPx);
@@ -106,7 +106,7 @@ export class Darkroom {
 		return program;
 	}
 
-	#fitCanvas({ widthPx, heightPx }: PictureSize): void {
+	#fitCanvas({ widthPx, heightPx }: PreviewSize): void {
 		const { canvas } = this.#renderer.getContext();
 		if (canvas.width !== widthPx || canvas.height !== heightPx) {
 			this.#renderer.setSize(widthPx, heightPx, false);
@@ -131,7 +131,7 @@ export class Darkroom {
 	) {
 		const { uSum, uPerSample, uLamps, uWindow, uImageMm, uUp, uHorizon, uZenith } = this.#uniforms;
 		const room = roomShare(scene.light, setting.fNumber);
-		const { horizon, zenith } = surroundingsOf(scene.place);
+		const { horizon, zenith } = sceneryOf(scene.place);
 		uSum.value = sum.texture;
 		uPerSample.value = 1 / Math.max(1, samples);
 		uWindow.value.set(window.x, window.y, window.widthMm / 2, window.heightMm / 2);

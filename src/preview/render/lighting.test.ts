@@ -8,7 +8,7 @@ import { lightingOf, lightOn } from './lighting';
 import { outsideOf } from './reach';
 import { cameraPose } from '$core/geometry/camera';
 
-const setting = { focus: focusAt({ focalMm: 50, fieldBend: 0 }, 3), fNumber: 8, blades: 0 };
+const setting = { focus: focusAt({ focalMm: 50, fieldCurvature: 0 }, 3), fNumber: 8, blades: 0 };
 const shot = shotOf({
 	people: [person('a', [0, 1.6, 3])],
 	light: { mode: 'flash', guideNumberM: 36, distanceM: 3, ambientEv100: -10 }
@@ -73,7 +73,7 @@ describe('baking', () => {
 	});
 
 	it('keeps what only its blur brings into the window', () => {
-		const wide = { focus: focusAt({ focalMm: 85, fieldBend: 0 }, 3), fNumber: 1.2, blades: 0 };
+		const wide = { focus: focusAt({ focalMm: 85, fieldCurvature: 0 }, 3), fNumber: 1.2, blades: 0 };
 		const window = { x: 0, y: 0, widthMm: 6, heightMm: 6 };
 		const outside = (fNumber: number) => outsideOf({ setting: { ...wide, fNumber }, window });
 		// half a window is 3 mm / 87.5 mm of the depth; this stands beside it at 0.6 m

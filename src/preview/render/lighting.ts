@@ -1,4 +1,4 @@
-import { surroundingsOf, type Triple } from '../places';
+import { sceneryOf, type Triple } from '../places';
 import { roomShare, type LensSetting, type PreviewScene } from '../scene';
 import { dot, type Vec3 } from '$core/geometry/vector';
 
@@ -32,7 +32,7 @@ export function lightingOf(
 ): Lighting {
 	const room = roomShare(light, fNumber);
 	const { right, up, away } = ground;
-	const around = surroundingsOf(place);
+	const around = sceneryOf(place);
 	const { x, y, z } = around.keyFrom;
 	// what is warmer has more red and less blue
 	const warm: Triple = [1 + WARMER[0] * light.warmth, 1, 1 - WARMER[1] * light.warmth];

@@ -13,7 +13,7 @@ import {
 import { cornerRadius, MOST_SAMPLES } from '../lens/aperture';
 import { STRAIGHT, stillGlimpses, type Glimpse } from '../lens/glimpse';
 import { LensUniforms, pupilRadiusM } from '../lens/lensUniforms';
-import type { PictureSize, Subject } from '../scene';
+import type { PreviewSize, Subject } from '../scene';
 import { LampSplats } from './lampSplats';
 import { NO_CAMERA } from './pass';
 import type { Darkroom, Gathered, SensorReading } from './darkroom';
@@ -127,7 +127,7 @@ export class Picture {
 	}
 
 	/** Develops it as a sensor would have it, on the canvas, which may have more pixels than were drawn. */
-	expose(size: PictureSize, sensor: SensorReading): void {
+	expose(size: PreviewSize, sensor: SensorReading): void {
 		this.#darkroom.expose(this.subject, this.#exposure(), size, sensor);
 	}
 

@@ -14,14 +14,14 @@ export function outsideOf({
 	window,
 	streakMm = 0
 }: Pick<Subject, 'setting' | 'window' | 'streakMm'>): Outside {
-	const { imageDistanceMm: v, planeM, fieldBend } = setting.focus;
+	const { imageDistanceMm: v, planeM, fieldCurvature } = setting.focus;
 	const radiusM = pupilRadiusM(setting);
 	const [left, right] = [window.x - window.widthMm / 2, window.x + window.widthMm / 2];
 	const [low, high] = [window.y - window.heightMm / 2, window.y + window.heightMm / 2];
 	return (x, y, z) => {
 		// blur, streaks and a pixel of room, in mm of the image times depth
 		const room =
-			radiusM * v * (Math.abs(z / planeM - 1) + Math.abs(fieldBend * z) / planeM) +
+			radiusM * v * (Math.abs(z / planeM - 1) + Math.abs(fieldCurvature * z) / planeM) +
 			(0.01 * window.widthMm + streakMm) * Math.abs(z);
 		return (
 			(x * v + room < left * z ? 1 : 0) +

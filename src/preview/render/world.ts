@@ -1,5 +1,5 @@
 import { Scene, type IUniform } from 'three';
-import { COARSEST, detailsFor, partsOf } from '../assemble';
+import { COARSEST, detailsFor, figurePartsOf } from '../assemble';
 import { pupilRadiusM } from '../lens/lensUniforms';
 import { lookOf, paletteOf } from '../looks';
 import type { Subject } from '../scene';
@@ -57,10 +57,10 @@ export function buildWorld(
 	const figureParts = seen.flatMap((figure): Placed[] => {
 		const look = lookOf(figure.id, figure.build);
 		const palette = paletteOf(look);
-		const wanted = partsOf(figure, look, detailsFor(figure, pxPerMAtOneM), ground);
+		const wanted = figurePartsOf(figure, look, detailsFor(figure, pxPerMAtOneM), ground);
 		const isReady = !inHaste || wanted.every(({ name }) => parts.has(name));
 		if (!isReady) isRough = true;
-		const used = isReady ? wanted : partsOf(figure, look, COARSEST, ground);
+		const used = isReady ? wanted : figurePartsOf(figure, look, COARSEST, ground);
 		return used.map(({ name, matrix }) => ({
 			part: parts.of(name),
 			matrix,
@@ -85,7 +85,7 @@ export function buildWorld(
 		...panels.map(({ mesh }) => mesh),
 		...things.flatMap((thing) => chartMeshes(thing, lighting, uniforms)),
 		...(backdrop ? [backdrop.mesh] : []),
-		...(isFilled ? [] : [floorMesh(scene, setting.focus.fieldBend, lighting, uniforms)]),
+		...(isFilled ? [] : [floorMesh(scene, setting.focus.fieldCurvature, lighting, uniforms)]),
 		...(seen.length > 0 ? [shadowMesh(seen, ground, uniforms)] : [])
 	];
 	const root = new Scene();

@@ -6,7 +6,7 @@ import { addEyes, type EyeMake } from './eye';
 import { onFace, type Detail } from './face';
 import {
 	ball,
-	ellipsoid,
+	ellipsoidShape,
 	lump,
 	lumps,
 	mirrored,
@@ -22,26 +22,26 @@ import {
 export type Animal = 'cat' | 'dog';
 
 function headLumps(animal: Animal, head: HeadMeasures): Lump[] {
-	const skull = lump(ellipsoid(head.skullCentre, head.skullHalfAxes), 1);
+	const skull = lump(ellipsoidShape(head.skullCentre, head.skullHalfAxes), 1);
 	if (animal === 'cat') {
 		return [
 			skull,
-			lumps(ellipsoid([24, -20, -30], [22, 17, 22]), 14),
+			lumps(ellipsoidShape([24, -20, -30], [22, 17, 22]), 14),
 			{ shape: mirrored(ball([18, 0, -10], 12)), seam: 5, digs: true },
 			lump(rod([0, 14, -8], [0, -14, 12], 8, 8), 12),
-			lumps(ellipsoid([8.5, -27, 14], [10, 9, 11]), 6),
-			lump(ellipsoid([0, -36, 8], [11, 7, 10]), 6),
+			lumps(ellipsoidShape([8.5, -27, 14], [10, 9, 11]), 6),
+			lump(ellipsoidShape([0, -36, 8], [11, 7, 10]), 6),
 			lumps(rod([31, 26, -40], [37, 58, -35], 17, 3), 9)
 		];
 	}
 	return [
 		skull,
-		lumps(ellipsoid([34, -26, -36], [30, 30, 32]), 18),
-		lumps(ellipsoid([25, 16, -8], [18, 9, 13]), 10),
+		lumps(ellipsoidShape([34, -26, -36], [30, 30, 32]), 18),
+		lumps(ellipsoidShape([25, 16, -8], [18, 9, 13]), 10),
 		{ shape: mirrored(ball([26, 0, -13], 14)), seam: 6, digs: true },
 		lump(rod([0, -16, -10], [0, -30, 62], 24, 17), 20),
-		lumps(ellipsoid([11, -40, 54], [13, 14, 24]), 10),
-		lump(ellipsoid([0, -56, 38], [14, 11, 22]), 10),
+		lumps(ellipsoidShape([11, -40, 54], [13, 14, 24]), 10),
+		lump(ellipsoidShape([0, -56, 38], [14, 11, 22]), 10),
 		lumps(rod([50, 46, -60], [66, 4, -48], 14, 9), 6)
 	];
 }
@@ -108,7 +108,7 @@ export function addAnimalHead(
 	const isFine = detail === 'fine' || detail === 'near';
 	const size: Point = animal === 'cat' ? [5.5, 4, 5] : [12, 9, 10];
 	addGlobe(clay, {
-		shape: ellipsoid([0, noseUp, noseOut - size[2]], size),
+		shape: ellipsoidShape([0, noseUp, noseOut - size[2]], size),
 		middle: [0, noseUp, noseOut - size[2]],
 		pole: [0, 1],
 		reach: 30,
@@ -186,10 +186,10 @@ export function addAnimalBody(clay: Clay, animal: Animal, detail: Detail): void 
 		rod([x * k, -80 * k, z * k], [x * k, -floor + 16, (z + 12) * k], 17 * k, 13 * k);
 	const shape = pressed([
 		lump(rod([0, -25 * k, -70 * k], [0, -90 * k, -90 * k], 36 * k, 46 * k), 1),
-		lump(ellipsoid([0, -floor * 0.56, -110 * k], [56 * k, 96 * k, 66 * k]), 30 * k),
-		lumps(ellipsoid([42 * k, -floor + 46 * k, -112 * k], [30 * k, 46 * k, 62 * k]), 16 * k),
+		lump(ellipsoidShape([0, -floor * 0.56, -110 * k], [56 * k, 96 * k, 66 * k]), 30 * k),
+		lumps(ellipsoidShape([42 * k, -floor + 46 * k, -112 * k], [30 * k, 46 * k, 62 * k]), 16 * k),
 		lumps(paw(24, -52), 12 * k),
-		lumps(ellipsoid([26 * k, -floor + 12 * k, -28 * k], [15 * k, 12 * k, 24 * k]), 8 * k),
+		lumps(ellipsoidShape([26 * k, -floor + 12 * k, -28 * k], [15 * k, 12 * k, 24 * k]), 8 * k),
 		lump(
 			rod([30 * k, -floor + 16 * k, -170 * k], [92 * k, -floor + 16 * k, -110 * k], 13 * k, 10 * k),
 			12 * k

@@ -3,7 +3,7 @@ import { addGlobe } from './globe';
 import type { Clay, Tint } from './clay';
 import {
 	ball,
-	ellipsoid,
+	ellipsoidShape,
 	lump,
 	lumps,
 	meets,
@@ -34,21 +34,21 @@ export const eyeballCentre = (eye: Point, radius = EYEBALL_MM): Point => [
 
 function facial(head: HeadMeasures): Lump[] {
 	return [
-		lump(ellipsoid(head.skullCentre, head.skullHalfAxes), 1),
-		lump(ellipsoid([0, 34, -48], [60, 52, 46]), 30),
-		lump(ellipsoid([0, -36, -54], [60, 74, 50]), 26),
-		lump(ellipsoid([0, -78, -44], [47, 34, 47]), 22),
-		lumps(ellipsoid([33, -46, -26], [25, 24, 22]), 20),
-		lumps(ellipsoid([46, -16, -34], [19, 13, 20]), 16),
-		lumps(ellipsoid([26, 19, -13], [27, 8, 13]), 14),
+		lump(ellipsoidShape(head.skullCentre, head.skullHalfAxes), 1),
+		lump(ellipsoidShape([0, 34, -48], [60, 52, 46]), 30),
+		lump(ellipsoidShape([0, -36, -54], [60, 74, 50]), 26),
+		lump(ellipsoidShape([0, -78, -44], [47, 34, 47]), 22),
+		lumps(ellipsoidShape([33, -46, -26], [25, 24, 22]), 20),
+		lumps(ellipsoidShape([46, -16, -34], [19, 13, 20]), 16),
+		lumps(ellipsoidShape([26, 19, -13], [27, 8, 13]), 14),
 		lump(ball([0, -96, -8], 15), 18),
 		{ shape: mirrored(ball(eyeballCentre(head['left-eye']), 15)), seam: 6, digs: true },
 		lump(rod([0, 12, -5], [0, -31, 15], 7.5, 9), 15),
 		lump(ball([0, -36.5, 18.2], 11.6), 7),
-		lumps(ellipsoid([11, -41, 9], [7, 6.5, 9]), 6),
-		lump(ellipsoid([0, -64, -7], [27, 17, 19]), 16),
-		lump(ellipsoid([0, -62.2, 7], [19, 4.4, 7]), 4),
-		lump(ellipsoid([0, -71, 6.2], [16, 5.2, 7.4]), 3.5),
+		lumps(ellipsoidShape([11, -41, 9], [7, 6.5, 9]), 6),
+		lump(ellipsoidShape([0, -64, -7], [27, 17, 19]), 16),
+		lump(ellipsoidShape([0, -62.2, 7], [19, 4.4, 7]), 4),
+		lump(ellipsoidShape([0, -71, 6.2], [16, 5.2, 7.4]), 3.5),
 		lump(rod([0, -49, 10], [0, -57, 9.5], 2.6, 3), 6)
 	];
 }

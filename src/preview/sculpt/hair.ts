@@ -5,7 +5,7 @@ import type { Clay } from './clay';
 import type { Detail } from './face';
 import {
 	ball,
-	ellipsoid,
+	ellipsoidShape,
 	lump,
 	mirrored,
 	pressed,
@@ -44,7 +44,7 @@ const CUTS: Readonly<Record<HairStyle, Cut>> = {
 		nape: 78,
 		wave: 1.2,
 		waves: 46,
-		more: [lump(ellipsoid([-14, 92, -38], [52, 24, 40]), 22)]
+		more: [lump(ellipsoidShape([-14, 92, -38], [52, 24, 40]), 22)]
 	}),
 	bun: cut({
 		top: 10,
@@ -67,7 +67,7 @@ const CUTS: Readonly<Record<HairStyle, Cut>> = {
 		waves: 44,
 		more: [
 			lump(mirrored(rod([74, 20, -92], [80, -150, -72], 17, 20)), 24),
-			lump(ellipsoid([0, -90, -140], [80, 110, 42]), 30)
+			lump(ellipsoidShape([0, -90, -140], [80, 110, 42]), 30)
 		]
 	}),
 	curls: cut({ top: 34, side: 26, back: 30, fringe: 4, ear: 40, nape: 84, wave: 3.6, waves: 26 }),
@@ -114,7 +114,7 @@ function lowerEdge({ fringe, ear, nape }: Cut, hairlineUp: number, z: number): n
 function hairShape(head: HeadMeasures, cut: Cut): Shape {
 	const [cx, cy, cz] = head.skullCentre;
 	const [rx, ry, rz] = head.skullHalfAxes;
-	const skull = ellipsoid(head.skullCentre, head.skullHalfAxes);
+	const skull = ellipsoidShape(head.skullCentre, head.skullHalfAxes);
 	const cap: Shape = (x, y, z) => {
 		const [a, b, c] = [(x - cx) / rx, (y - cy) / ry, (z - cz) / rz];
 		const length = Math.hypot(a, b, c) || 1;
@@ -186,9 +186,9 @@ export function addEars(clay: Clay, head: HeadMeasures, detail: Detail): void {
 		const at = (x: number, y: number, z: number): Point => [side * (aside + x), up + y, out + z];
 		addGlobe(clay, {
 			shape: pressed([
-				lump(ellipsoid(at(9, 4, -4), [9, 31, 17]), 1),
-				{ shape: ellipsoid(at(20, 4, 3), [10, 18, 8]), seam: 6, digs: true },
-				lump(ellipsoid(at(6, -22, 2), [7, 10, 8]), 6)
+				lump(ellipsoidShape(at(9, 4, -4), [9, 31, 17]), 1),
+				{ shape: ellipsoidShape(at(20, 4, 3), [10, 18, 8]), seam: 6, digs: true },
+				lump(ellipsoidShape(at(6, -22, 2), [7, 10, 8]), 6)
 			]),
 			middle: at(7, 0, -3),
 			pole: [0, 1],

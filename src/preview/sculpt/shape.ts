@@ -8,7 +8,7 @@ export type Point = readonly [x: number, y: number, z: number];
 export type Shape = (x: number, y: number, z: number) => number;
 
 /** An ellipsoid; its distance is exact on the surface and good near it. */
-export function ellipsoid([cx, cy, cz]: Point, [rx, ry, rz]: Point): Shape {
+export function ellipsoidShape([cx, cy, cz]: Point, [rx, ry, rz]: Point): Shape {
 	return (x, y, z) => {
 		const a = (x - cx) / rx;
 		const b = (y - cy) / ry;
@@ -20,7 +20,7 @@ export function ellipsoid([cx, cy, cz]: Point, [rx, ry, rz]: Point): Shape {
 }
 
 export const ball = (centre: Point, radius: number): Shape =>
-	ellipsoid(centre, [radius, radius, radius]);
+	ellipsoidShape(centre, [radius, radius, radius]);
 
 /** A rod with round ends that may be thicker at one of them. */
 export function rod([ax, ay, az]: Point, b: Point, radiusA: number, radiusB: number): Shape {

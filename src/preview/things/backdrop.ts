@@ -6,12 +6,12 @@ import {
 	type WebGLRenderTarget
 } from 'three';
 import { along, dot, scale, type Vec3 } from '$core/geometry/vector';
-import { surroundingsOf, wallAtM } from '../places';
+import { sceneryOf, wallAtM } from '../places';
 import type { Lighting } from '../render/lighting';
 import type { Painter } from '../render/painter';
 import type { Subject } from '../scene';
 import { BENT_PARTS, blurAtM, MARGIN, paintedMesh, paintingSize } from './panel';
-import { paintWall, type Patch } from './panelPaint';
+import { paintWall, type PanelPatch } from './panelPaint';
 
 /** What closes the view behind everybody: an upright wall that faces the camera's side of the world. */
 
@@ -49,7 +49,7 @@ export function backdropMesh(
 			middle
 		)
 	);
-	const parts = setting.focus.fieldBend === 0 ? 1 : BENT_PARTS;
+	const parts = setting.focus.fieldCurvature === 0 ? 1 : BENT_PARTS;
 	const geometry = new PlaneGeometry(patch.widthM, patch.heightM, parts, parts);
 	const position = geometry.getAttribute('position') as BufferAttribute;
 	for (let i = 0; i < position.count; i++) {
@@ -57,7 +57,7 @@ export function backdropMesh(
 		position.setXYZ(i, x, y, z);
 	}
 	return {
-		mesh: paintedMesh(geometry, painting, uniforms, !surroundingsOf(place).hasSkyAbove),
+		mesh: paintedMesh(geometry, painting, uniforms, !sceneryOf(place).hasSkyAbove),
 		painting
 	};
 }
@@ -66,7 +66,7 @@ export function backdropMesh(
 function patchIn(
 	{ scene: { ground }, setting, window, streakMm = 0 }: Subject,
 	awayM: number
-): Patch | null {
+): PanelPatch | null {
 	const { focus } = setting;
 	const v = focus.imageDistanceMm;
 	const heightM = -dot(ground.origin, ground.up);

@@ -14,7 +14,7 @@ import { along, cross, dot, subtract, type Vec3 } from '$core/geometry/vector';
 import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
 import type { Lighting } from '../render/lighting';
 import { pupilRadiusM } from '../lens/lensUniforms';
-import type { Chart, Drawing, PreviewThing, Subject } from '../scene';
+import type { HungChart, Drawing, PreviewThing, Subject } from '../scene';
 
 /** A flat chart, printed on paper: drawn from its outlines, so that edges are as sharp as the lens has them. */
 
@@ -96,8 +96,8 @@ const CORNERS = [
 export function chartFills(thing: PreviewThing, subject: Subject): boolean {
 	const { chart, centre, widthM, heightM } = thing;
 	const { setting, window, streakMm = 0 } = subject;
-	const { imageDistanceMm, planeM, fieldBend } = setting.focus;
-	if (!chart || fieldBend !== 0) return false;
+	const { imageDistanceMm, planeM, fieldCurvature } = setting.focus;
+	if (!chart || fieldCurvature !== 0) return false;
 	const [right, up] = sidesOf(chart);
 	const normal = cross(right, up);
 	const radiusM = pupilRadiusM(setting);
@@ -119,7 +119,7 @@ export function chartFills(thing: PreviewThing, subject: Subject): boolean {
 }
 
 /** To the right and up along the chart, in the camera's coordinates. */
-function sidesOf({ turnDeg, tiltDeg }: Chart): readonly [right: Vec3, up: Vec3] {
+function sidesOf({ turnDeg, tiltDeg }: HungChart): readonly [right: Vec3, up: Vec3] {
 	const [turn, tilt] = [radians(turnDeg), radians(tiltDeg)];
 	return [
 		{ x: Math.cos(turn), y: 0, z: Math.sin(turn) },

@@ -18,7 +18,7 @@ import {
 import { along, type Vec3 } from '$core/geometry/vector';
 import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
 import { lightOn, type Lighting } from '../render/lighting';
-import { surroundingsOf, type Surroundings } from '../places';
+import { sceneryOf, type Scenery } from '../places';
 import type { Figure, Ground, PreviewScene } from '../scene';
 
 /** The ground in slabs, so that distance reads, and the soft shadows that tie feet to it. */
@@ -92,7 +92,7 @@ void main() {
 const BOARD_M = [0.18, 1.8] as const;
 
 /** The root of how bright each place of a floor is, over twice the mean. */
-function floorTexture(floor: Surroundings['floor']): DataTexture {
+function floorTexture(floor: Scenery['floor']): DataTexture {
 	const [sideX, sideY] = floor === 'slabs' ? SLAB_M : BOARD_M;
 	const jointM = floor === 'slabs' ? JOINT_M : JOINT_M / 2;
 	const data = new Uint8Array(SLABS_PX * SLABS_PX);
@@ -120,9 +120,9 @@ function floorTexture(floor: Surroundings['floor']): DataTexture {
 }
 
 /** Each made once: it is the same in every picture. */
-const textures = new Map<Surroundings['floor'], DataTexture>();
+const textures = new Map<Scenery['floor'], DataTexture>();
 
-function textureOf(floor: Surroundings['floor']): DataTexture {
+function textureOf(floor: Scenery['floor']): DataTexture {
 	const texture = textures.get(floor) ?? floorTexture(floor);
 	textures.set(floor, texture);
 	return texture;
@@ -142,11 +142,11 @@ const RAYS = 32;
 
 export function floorMesh(
 	{ ground, place }: PreviewScene,
-	fieldBend: number,
+	fieldCurvature: number,
 	lighting: Lighting,
 	uniforms: Record<string, IUniform>
 ): Mesh {
-	const { floor, floorColour, waterM, wallM } = surroundingsOf(place);
+	const { floor, floorColour, waterM, wallM } = sceneryOf(place);
 	const room = { ...lighting, flashAt1M: [0, 0, 0] as const };
 	const light = lightOn(room, ground.up, ground.origin, 0.85, 0);
 	const hasFlash = lighting.flashAt1M[0] > 0;
@@ -176,7 +176,7 @@ export function floorMesh(
 			uUp: { value: ground.up }
 		}
 	});
-	return new Mesh(fieldBend === 0 ? flatFloor(ground) : nettedFloor(ground), material);
+	return new Mesh(fieldCurvature === 0 ? flatFloor(ground) : nettedFloor(ground), material);
 }
 
 function flatFloor(ground: Ground): BufferGeometry {

@@ -1,4 +1,4 @@
-import { colour, lookOf, type Look } from '../looks';
+import { colour, lookOf, type FigureLook } from '../looks';
 import type { PlacedPart } from '../assemble';
 import type { PreviewThing } from '../scene';
 import type { ObjectForm } from '../sculpt/objects';
@@ -16,7 +16,7 @@ const formOf = (label: string): ObjectForm =>
 const BRASS = colour('#c99a3e');
 
 /** A held object, facing the camera, and its colours. */
-export function heldObject(thing: PreviewThing): PlacedPart & Pick<Look, 'colours'> {
+export function heldObject(thing: PreviewThing): PlacedPart & Pick<FigureLook, 'colours'> {
 	const { id, label, centre, widthM, heightM, detailMm } = thing;
 	const form = formOf(label);
 	const own = tintOf(label) ?? (form === 'trumpet' ? BRASS : undefined);

@@ -12,9 +12,9 @@ import {
 import { KEEP_GLSL, LENS_GLSL } from '../lens/glsl';
 import { pupilRadiusM } from '../lens/lensUniforms';
 import type { Lighting } from '../render/lighting';
-import type { LensSetting, PictureSize, PreviewThing, Subject } from '../scene';
+import type { LensSetting, PreviewSize, PreviewThing, Subject } from '../scene';
 import type { Painter } from '../render/painter';
-import { paintPanel, type Patch } from './panelPaint';
+import { paintPanel, type PanelPatch } from './panelPaint';
 
 /** Things that are a rectangle parallel to the sensor: one picture of their pattern, seen through the lens. */
 
@@ -73,7 +73,7 @@ export function panelMesh(
 	const painting = painter.paint(
 		paintPanel(thing, look, patch, paintingSize(patch, centre.z, subject), lighting)
 	);
-	const parts = focus.fieldBend === 0 ? 1 : BENT_PARTS;
+	const parts = focus.fieldCurvature === 0 ? 1 : BENT_PARTS;
 	const geometry = new PlaneGeometry(patch.widthM, patch.heightM, parts, parts);
 	const position = geometry.getAttribute('position') as BufferAttribute;
 	for (let i = 0; i < position.count; i++) {
@@ -106,10 +106,10 @@ export function paintedMesh(
 
 /** How large a part is painted that is so far away. */
 export function paintingSize(
-	{ widthM, heightM }: Patch,
+	{ widthM, heightM }: PanelPatch,
 	depthM: number,
 	{ setting, window, widthPx }: Subject
-): PictureSize {
+): PreviewSize {
 	const pxPerM = (setting.focus.imageDistanceMm / depthM) * (widthPx / window.widthMm);
 	const side = (lengthM: number) =>
 		Math.min(MOST_PX, Math.max(2, Math.ceil(lengthM * pxPerM * FINER)));
@@ -118,15 +118,15 @@ export function paintingSize(
 
 /** How far aside of the middle's view the pupil's edge sees a point at a depth, m. */
 export function blurAtM(setting: LensSetting, depthM: number): number {
-	const { planeM, fieldBend } = setting.focus;
-	return pupilRadiusM(setting) * (Math.abs(depthM / planeM - 1) + Math.abs(fieldBend));
+	const { planeM, fieldCurvature } = setting.focus;
+	return pupilRadiusM(setting) * (Math.abs(depthM / planeM - 1) + Math.abs(fieldCurvature));
 }
 
 /** The part of a thing's rectangle that may show in a window; null when none does. */
 function patchIn(
 	{ centre, widthM, heightM }: PreviewThing,
 	{ setting, window, streakMm = 0 }: Subject
-): Patch | null {
+): PanelPatch | null {
 	const { focus } = setting;
 	if (centre.z <= 0.02) return null;
 	const perMm = centre.z / focus.imageDistanceMm;

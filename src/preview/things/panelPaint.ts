@@ -4,13 +4,13 @@ import type { Vec3 } from '$core/geometry/vector';
 import { KEEP_GLSL } from '../lens/glsl';
 import { lightOn, type Lighting } from '../render/lighting';
 import { colour, seedOf, type Colour } from '../looks';
-import type { PictureSize, PreviewThing } from '../scene';
+import type { PreviewSize, PreviewThing } from '../scene';
 import { PATTERNS, type PanelLook } from './patterns';
 import { WALLS } from './walls';
 import { tintOf } from './tint';
 
 /** The pattern of a panel as a program that paints it once for a picture, at the picture's scale. */
-export interface Painting extends PictureSize {
+export interface Painting extends PreviewSize {
 	/** Of the pattern: each is made into a program once. */
 	readonly name: string;
 	readonly fragment: string;
@@ -18,7 +18,7 @@ export interface Painting extends PictureSize {
 }
 
 /** A part of a thing's rectangle: its middle from the thing's, and its sides, m. */
-export interface Patch {
+export interface PanelPatch {
 	readonly x: number;
 	readonly y: number;
 	readonly widthM: number;
@@ -79,8 +79,8 @@ const TINTS: Readonly<Record<PanelLook, Colour>> = {
 export function paintPanel(
 	thing: PreviewThing,
 	look: PanelLook,
-	patch: Patch,
-	size: PictureSize,
+	patch: PanelPatch,
+	size: PreviewSize,
 	lighting: Lighting
 ): Painting {
 	const { centre, detailMm, id, label, hasPeopleBehind } = thing;
@@ -103,8 +103,8 @@ export function paintPanel(
 /** What closes the view: its pattern is measured from below the camera. */
 export function paintWall(
 	kind: PlaceKind,
-	patch: Patch,
-	size: PictureSize,
+	patch: PanelPatch,
+	size: PreviewSize,
 	lighting: Lighting,
 	facing: Vec3,
 	middle: Vec3
@@ -125,7 +125,7 @@ export function paintWall(
 	};
 }
 
-const uniformsOf = ({ x, y, widthM, heightM }: Patch, { room }: Lighting) => ({
+const uniformsOf = ({ x, y, widthM, heightM }: PanelPatch, { room }: Lighting) => ({
 	uDither: { value: 0 },
 	uPatch: { value: [x * 1000, y * 1000, widthM * 500, heightM * 500] },
 	uOutside: { value: room }

@@ -75,7 +75,7 @@ describe('a chart of 40 by 30 cm, 2 m away', () => {
 	): boolean => {
 		const chart = { drawing: { shapes: [] }, turnDeg, tiltDeg: 0 };
 		const sheet = seen('chart', [0, 1.6, 2], { look: 'wall', widthM: 0.4, heightM: 0.3 });
-		const focus = focusAt({ focalMm: FOCAL_MM, fieldBend: 0 }, planeM);
+		const focus = focusAt({ focalMm: FOCAL_MM, fieldCurvature: 0 }, planeM);
 		const mmPerM = focus.imageDistanceMm / 2;
 		const subject: Subject = {
 			scene: previewOf(shotOf({ things: [thing('chart', [0, 1.6, 2], {})] })),

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Paper } from '$core/bench/chart';
+	import type { ChartPaper } from '$core/bench/chart';
 	import { EXERCISES, type ExerciseName } from '$core/format/exerciseLog';
 	import type { ScreenProps } from '../screens';
 	import { useKit } from '../kit/kit.svelte';
@@ -78,7 +78,7 @@
 	let name = $state<BenchName>('aperture');
 	/** What is open instead of one of them: lenses to choose from, or an exercise. */
 	let instead = $state<ExerciseName | 'choose' | null>(null);
-	let paper = $state<Paper>('a4');
+	let paper = $state<ChartPaper>('a4');
 	let chosenLens = $state('');
 	let chosenBody = $state('');
 	let seed = 1;

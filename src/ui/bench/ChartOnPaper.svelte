@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ChartKind, Paper } from '$core/bench/chart';
+	import type { ChartKind, ChartPaper } from '$core/bench/chart';
 	import { CHECK_LENGTH_MM } from '$core/bench/chart';
 	import { fineLength } from '$words/numbers';
 	import { chartAsPdf } from '../../workers/cards';
@@ -8,7 +8,7 @@
 	import { settings } from '../shared/settings.svelte';
 
 	/** The chart to print, and on which paper. */
-	let { kind, paper = $bindable() }: { kind: ChartKind; paper: Paper } = $props();
+	let { kind, paper = $bindable() }: { kind: ChartKind; paper: ChartPaper } = $props();
 	const PAPER_OPTIONS = [
 		{ value: 'a4', text: 'A4' },
 		{ value: 'a3', text: 'A3' },

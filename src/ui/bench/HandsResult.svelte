@@ -1,14 +1,14 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { pxPerMmOf } from '$core/bench/apertureSeries';
-	import { handsOf, heldShare, type Measured } from '$core/bench/hands';
+	import { handsOf, heldShare, type ChartMeasurement } from '$core/bench/hands';
 	import type { MeasuredChart } from '$core/bench/measuredChart';
 	import type { Body, Lens } from '$core/format/shot';
 	import { stabilisedStops } from '$core/light/shutterFloor';
 	import { shakeUnitMmPerS } from '$core/odds/conditions';
 	import { toleranceMm } from '$core/sharpness/tolerance';
 	import { withAssumed } from '$core/tables/spreads';
-	import { heldWords, HANDS_PROBLEM_WORDS } from '$words/bench';
+	import { steadyShutterWords, HANDS_PROBLEM_WORDS } from '$words/bench';
 	import { shutterWords } from '$words/light';
 	import { fineLength } from '$words/numbers';
 	import { useKit } from '../kit/kit.svelte';
@@ -66,7 +66,7 @@
 			([key, { value }]) => Math.abs(kit.contents.spreads[key as 'shake'] - value) < 1e-9
 		)
 	);
-	const within = ({ low, high }: Measured, words: (value: number) => string) =>
+	const within = ({ low, high }: ChartMeasurement, words: (value: number) => string) =>
 		`${words(low)} to ${words(high)} in nineteen of twenty cases`;
 	const times = (mmPerS: number) => `${(mmPerS / unit).toFixed(2)} ×`;
 	const sway = (mm: number) => fineLength(mm, settings.units);
@@ -78,7 +78,11 @@
 	<p role="status">
 		<strong>
 			{#if slowest && hands.shakeMmPerS}
-				{heldWords(focalMm ?? 0, slowest, heldShare(hands.shakeMmPerS.value, slowest, allowedMm))}
+				{steadyShutterWords(
+					focalMm ?? 0,
+					slowest,
+					heldShare(hands.shakeMmPerS.value, slowest, allowedMm)
+				)}
 			{:else if hands.shakeMmPerS}
 				At no shutter down to 1/1000 do you hold it in eight frames of ten.
 			{:else}

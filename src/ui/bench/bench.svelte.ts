@@ -1,5 +1,5 @@
 import { SvelteMap } from 'svelte/reactivity';
-import type { ChartKind, Paper } from '$core/bench/chart';
+import type { ChartKind, ChartPaper } from '$core/bench/chart';
 import type { Corrected } from '$core/bench/focusScale';
 import type { MeasuredChart } from '$core/bench/measuredChart';
 import { CHART_PROBLEM_WORDS } from '$words/bench';
@@ -33,7 +33,7 @@ class BenchFrames {
 	}
 
 	/** Measures files, beside those that are there. */
-	async open(files: readonly File[], paper: Paper): Promise<void> {
+	async open(files: readonly File[], paper: ChartPaper): Promise<void> {
 		await this.work.run(async (signal) => {
 			for (const [i, file] of files.entries()) {
 				this.work.share = i / files.length;
@@ -43,7 +43,7 @@ class BenchFrames {
 	}
 
 	/** Has the practice camera take rolls of the chart, and measures what it brings. */
-	async shoot(rolls: readonly RollOrder[], paper: Paper): Promise<void> {
+	async shoot(rolls: readonly RollOrder[], paper: ChartPaper): Promise<void> {
 		this.clear();
 		await this.work.run(async (signal) => {
 			const measuring: Promise<void>[] = [];
@@ -57,7 +57,7 @@ class BenchFrames {
 		});
 	}
 
-	async #measure(file: Blob, name: string, paper: Paper, signal: AbortSignal): Promise<void> {
+	async #measure(file: Blob, name: string, paper: ChartPaper, signal: AbortSignal): Promise<void> {
 		const { kind } = this;
 		const answer = await benchPort.ask('measure', { file, name, kind, paper }, { signal });
 		if (signal.aborted) return;

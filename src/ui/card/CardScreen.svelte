@@ -8,7 +8,7 @@
 	import { indexOfOpen, stepBy } from '../keeping/dayActions';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
-	import type { Place } from '../shared/places';
+	import type { PlaceName } from '../shared/places';
 	import TakenLine from '../shared/TakenLine.svelte';
 	import { CardView } from './card.svelte';
 	import CardFace from './CardFace.svelte';
@@ -22,7 +22,7 @@
 	/** What one carries: one shot, large; and a shot that nobody planned. */
 	interface Props {
 		session: Session;
-		ongo: (place: Place) => void;
+		ongo: (place: PlaceName) => void;
 	}
 
 	let { session, ongo }: Props = $props();

@@ -6,7 +6,7 @@
 	import { isoWords, powerWords, shutterWords, wordsOfEv } from '$words/light';
 	import Length from '../fields/Length.svelte';
 	import NumberField from '../fields/NumberField.svelte';
-	import { byName, placeOf } from '../shared/byName';
+	import { byName, indexByName } from '../shared/byName';
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { count, distance, smallLength, toUnits, fromUnits } from '$words/numbers';
@@ -26,7 +26,7 @@
 	/** The planned lens, and the others of the kit. */
 	const lenses = $derived([
 		card.planned.lens,
-		...card.lenses.toSpliced(Number(placeOf(card.lenses, card.planned.lens) || Infinity), 1)
+		...card.lenses.toSpliced(Number(indexByName(card.lenses, card.planned.lens) || Infinity), 1)
 	]);
 
 	/** What is found this near to a whole step counts as one. */
@@ -231,7 +231,7 @@
 		<Pick
 			label="lens"
 			options={byName(lenses)}
-			value={placeOf(lenses, lens)}
+			value={indexByName(lenses, lens)}
 			onchoose={chooseLens}
 		/>
 	</div>

@@ -3,8 +3,8 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { untrack } from 'svelte';
-	import { JOB_LIMITS, type Taken } from '$core/format/job';
-	import { engravedIso, engravedShutter } from '$core/light/dials';
+	import { JOB_LIMITS, type TakenSettings } from '$core/format/job';
+	import { nominalIso, nominalShutter } from '$core/light/dials';
 	import { stepBy } from '../keeping/dayActions';
 	import type { CardView } from './card.svelte';
 
@@ -24,13 +24,13 @@
 			const plan = card.solution?.plan;
 			note = was?.note ?? '';
 			fNumber = was?.fNumber ?? plan?.fNumber ?? 4;
-			shutterS = engravedShutter(was?.shutterS ?? plan?.exposure?.shutterS ?? 0.01);
-			iso = was?.iso ?? engravedIso(plan?.exposure?.iso ?? 100);
+			shutterS = nominalShutter(was?.shutterS ?? plan?.exposure?.shutterS ?? 0.01);
+			iso = was?.iso ?? nominalIso(plan?.exposure?.iso ?? 100);
 		});
 	});
 
 	function keep() {
-		const taken: Taken = {
+		const taken: TakenSettings = {
 			note: note.trim(),
 			fNumber,
 			shutterS,

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Part } from '$core/anatomy/figure';
+	import type { FigurePart } from '$core/anatomy/figure';
 	import { setUp } from '$core/arrange/setUp';
 	import { chanceOf } from '$core/odds/chanceOf';
 	import { solve } from '$core/study/plan';
@@ -43,7 +43,7 @@
 	] as const;
 	type Group = (typeof GROUPS)[number]['value'];
 	let lensPlace = $state('');
-	let part = $state<Part | null>(null);
+	let part = $state<FigurePart | null>(null);
 	let group = $state<Group | null>(null);
 	let ev100 = $state('');
 
@@ -110,7 +110,7 @@
 				label="show"
 				options={PART_OPTIONS}
 				value={part ?? ''}
-				onchoose={(next) => (part = next as Part)}
+				onchoose={(next) => (part = next as FigurePart)}
 			/>
 		</div>
 		<div class="taps">

@@ -1,4 +1,4 @@
-import type { Taken, Status } from '$core/format/job';
+import type { TakenSettings, Status } from '$core/format/job';
 import type { Lens, Shot } from '$core/format/shot';
 import { focusedFrom } from '$core/advice/focusDistance';
 import { asItIs, turnedOut, type Difference } from '$core/advice/turnedOut';
@@ -125,7 +125,7 @@ export class CardView {
 	}
 
 	/** Marks the shot; with it what was really used. */
-	mark(status: Status, taken?: Taken): void {
+	mark(status: Status, taken?: TakenSettings): void {
 		const { session } = this;
 		const { shotId, slot, day } = session;
 		if (!shotId || !slot) return;

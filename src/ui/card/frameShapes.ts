@@ -1,5 +1,5 @@
 import type { Flat } from '$core/anatomy/outline';
-import type { FrameShapes, Shape } from '$files/out/printed';
+import type { FrameShapes, PrintedShape } from '$files/out/printed';
 import type { Drawable } from '../plan/pictures';
 import { drawFrame, type DrawnHead, type DrawnThing } from '../plan/frame/frameScene';
 
@@ -47,8 +47,8 @@ function headShapes({
 	shoulders,
 	isAnimal,
 	colours: { skin, hair, cloth }
-}: DrawnHead): Shape[] {
-	const dot = (at: Flat, share: number, fill: string): Shape => {
+}: DrawnHead): PrintedShape[] {
+	const dot = (at: Flat, share: number, fill: string): PrintedShape => {
 		const r = skull.ry * share;
 		return { kind: 'ellipse', x: at.x, y: at.y, rx: r, ry: r, angleDeg: 0, fill };
 	};
@@ -62,7 +62,7 @@ function headShapes({
 	];
 }
 
-function thingShapes({ look, x, y, width, height }: DrawnThing): Shape[] {
+function thingShapes({ look, x, y, width, height }: DrawnThing): PrintedShape[] {
 	if (look === 'lights') {
 		const lamps = Math.max(2, Math.min(MOST_LAMPS, Math.round(width / Math.max(height, 0.01))));
 		const r = Math.max(height * 0.16, 0.2);

@@ -5,7 +5,7 @@
 	import Choice from '../fields/Choice.svelte';
 	import { setRemoved } from '../keeping/dayActions';
 	import type { Session } from '../keeping/session.svelte';
-	import type { Place } from '../shared/places';
+	import type { PlaceName } from '../shared/places';
 	import AddShot from './AddShot.svelte';
 	import { DayView } from './day.svelte';
 	import FNumbers from './FNumbers.svelte';
@@ -17,7 +17,7 @@
 	/** The day: its shots in order of time, its people, its kit. */
 	interface Props {
 		session: Session;
-		ongo: (place: Place) => void;
+		ongo: (place: PlaceName) => void;
 		onfiles: () => void;
 	}
 

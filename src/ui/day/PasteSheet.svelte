@@ -8,7 +8,7 @@
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import type { DayView } from './day.svelte';
-	import { duplicates, takePasted, type Decision } from './pasting';
+	import { duplicates, takePasted, type LineDecision } from './pasting';
 
 	/** A list of people and shots as people write it: what was understood is shown before it is taken. */
 	let { day, isOpen = $bindable() }: { day: DayView; isOpen: boolean } = $props();
@@ -16,7 +16,7 @@
 	let text = $state('');
 	let heightsOf = $state<HeightsOf>('body');
 	/** What was decided of lines that are there already, by their number. */
-	let decided = $state<Record<number, Decision>>({});
+	let decided = $state<Record<number, LineDecision>>({});
 	const units = $derived(settings.units);
 	const height = $derived(units === 'm' ? '1.2 m' : '4 ft');
 	const example = $derived(
@@ -25,7 +25,7 @@
 
 	const read = $derived(readPasted(text, heightsOf));
 	const known = $derived(duplicates(read, day));
-	const decisionOf = (i: number): Decision => decided[i] ?? (known.has(i) ? 'leave' : 'add');
+	const decisionOf = (i: number): LineDecision => decided[i] ?? (known.has(i) ? 'leave' : 'add');
 	const taken = $derived(read.filter((_, i) => decisionOf(i) !== 'leave').length);
 	const HEIGHTS = [
 		{ value: 'body', text: 'of the whole body' },

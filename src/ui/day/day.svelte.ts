@@ -5,18 +5,18 @@ import type { Job, ShotRecord, Slot } from '$data/store/database';
 import type { DayChange, SlotChange } from '../keeping/dayChange';
 import { addShot, setRemoved } from '../keeping/dayActions';
 import type { Session } from '../keeping/session.svelte';
-import type { Place } from '../shared/places';
+import type { PlaceName } from '../shared/places';
 
 /** What the Day screen shows and does: the shots of the open job in order of time. */
 export class DayView {
 	readonly session: Session;
-	readonly #ongo: (place: Place) => void;
+	readonly #ongo: (place: PlaceName) => void;
 	/** What is looked for. */
 	search = $state('');
 	/** The shot whose time and place are being changed. */
 	editingId = $state<string | null>(null);
 
-	constructor(session: Session, ongo: (place: Place) => void) {
+	constructor(session: Session, ongo: (place: PlaceName) => void) {
 		this.session = session;
 		this.#ongo = ongo;
 	}
@@ -43,7 +43,7 @@ export class DayView {
 	});
 
 	/** Opens a shot at another place of the work. */
-	async go(shotId: string, place: Place): Promise<void> {
+	async go(shotId: string, place: PlaceName): Promise<void> {
 		await this.session.open(shotId);
 		this.#ongo(place);
 	}

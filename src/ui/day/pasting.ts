@@ -8,7 +8,7 @@ import type { DayView } from './day.svelte';
 /** Taking over a list that was pasted. */
 
 /** What to do with a line: one that is there already may be left, changed, or added once more. */
-export type Decision = 'add' | 'change' | 'leave';
+export type LineDecision = 'add' | 'change' | 'leave';
 
 /** The numbers of the lines that name somebody or a shot that is there already, or that was named before. */
 export function duplicates(read: readonly Pasted[], day: DayView): ReadonlySet<number> {
@@ -31,7 +31,7 @@ export function duplicates(read: readonly Pasted[], day: DayView): ReadonlySet<n
 
 interface Decided {
 	readonly one: Pasted;
-	readonly decision: Decision;
+	readonly decision: LineDecision;
 }
 
 /** Takes over the lines that are wanted: people as one step, then shots as another. */

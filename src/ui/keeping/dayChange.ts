@@ -33,7 +33,7 @@ export function sameKeys<T extends object>(change: Partial<T>, present: T): Part
 }
 
 /** Two changes one after the other as one. */
-export function followed(first: DayChange, second: DayChange): DayChange {
+export function composed(first: DayChange, second: DayChange): DayChange {
 	const slots = new Map((first.slots ?? []).map((one) => [one.shotId, one.change]));
 	for (const { shotId, change } of second.slots ?? []) {
 		slots.set(shotId, { ...slots.get(shotId), ...change });

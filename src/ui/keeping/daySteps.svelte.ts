@@ -1,6 +1,6 @@
 import type { Shot } from '$core/format/shot';
 import type { ShotRecord } from '$data/store/database';
-import { followed, sameKeys, takenBack, type DayChange, type DayStep } from './dayChange';
+import { composed, sameKeys, takenBack, type DayChange, type DayStep } from './dayChange';
 import type { Library } from './library.svelte';
 import type { Undoing } from './undoing';
 
@@ -40,7 +40,7 @@ export class DaySteps implements Undoing {
 		const last = this.#done.at(-1);
 		const isSame = last?.gesture === gesture;
 		const step = isSame
-			? { ...last, after: followed(last.after, after), before: followed(before, last.before) }
+			? { ...last, after: composed(last.after, after), before: composed(before, last.before) }
 			: { words, jobId, gesture, before, after };
 		this.#done = [...(isSame ? this.#done.slice(0, -1) : this.#done), step].slice(-MOST_STEPS);
 		this.#undone = [];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { contentsOf, emptyRows } from '$data/store/contents';
 import { sampleDay } from '$data/sample/sampleDay';
-import { followed } from './followed';
+import { mergedWithStore } from './followed';
 
 const { job, shots } = sampleDay(0);
 const first = shots[0];
@@ -22,7 +22,7 @@ describe('what the store says', () => {
 			job: { ...job, title: 'theirs', revision: 1 },
 			shot: { ...first, slot: { ...first.slot, status: 'taken', revision: 1 } }
 		});
-		const { jobs, shots: all } = followed(known, contents, nothingOurs, false);
+		const { jobs, shots: all } = mergedWithStore(known, contents, nothingOurs, false);
 		expect(jobs[0]?.title).toBe('theirs');
 		expect(all.find(({ id }) => id === first.id)?.slot.status).toBe('taken');
 	});
@@ -37,13 +37,13 @@ describe('what the store says', () => {
 			job: { ...job, title: 'before', revision: 1 },
 			shot: { ...first, slot: { ...first.slot, status: 'taken', revision: 1 } }
 		});
-		const { jobs, shots: all } = followed(mine, contents, nothingOurs, false);
+		const { jobs, shots: all } = mergedWithStore(mine, contents, nothingOurs, false);
 		expect([jobs[0]?.title, all[0]?.slot.status]).toEqual(['mine', 'skipped']);
 	});
 
 	it('does not where something is on its way', () => {
 		const contents = saidBy({ job: { ...job, title: 'theirs', revision: 5 } });
-		expect(followed(known, contents, (kind) => kind === 'jobs', false).jobs[0]?.title).toBe(
+		expect(mergedWithStore(known, contents, (kind) => kind === 'jobs', false).jobs[0]?.title).toBe(
 			job.title
 		);
 	});

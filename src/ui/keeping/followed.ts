@@ -21,7 +21,7 @@ export interface Lists {
  * @param isOurs  whether a record is on its way, by its kind and id
  * @param isFirst whether the store is read for the first time: the kit that was there before it is a preset
  */
-export function followed(
+export function mergedWithStore(
 	known: Lists,
 	contents: Contents,
 	isOurs: (kind: string, id: string) => boolean,

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { sampleDay } from '$data/sample/sampleDay';
 import { Store } from '$data/store/store';
-import { forgetLeft, leftBehind } from './leftBehind';
+import { forgetUnsent, unsentOfOthers } from './leftBehind';
 import { Session } from './session.svelte';
 
 /** A browser's small storage: what is put into it is there at once. */
@@ -54,7 +54,7 @@ describe('a window that is left in the middle', () => {
 		expect(next.job?.notes).toBe('rain');
 		expect(next.library.shotOf(day.shots[0]?.id ?? '')?.shot.notes).toBe('in a hurry');
 		await next.flush();
-		expect([next.isSaving, leftBehind()]).toEqual([false, []]);
+		expect([next.isSaving, unsentOfOthers()]).toEqual([false, []]);
 		const { jobs } = await new Store(name).read();
 		expect(jobs[0]?.notes).toBe('rain');
 		// and it can be undone
@@ -66,7 +66,7 @@ describe('a window that is left in the middle', () => {
 		await left((session) =>
 			session.day.change('the notes', session.job?.id ?? '', { job: { notes: 'rain' } })
 		);
-		const [id = '', put] = leftBehind()[0] ?? [];
+		const [id = '', put] = unsentOfOthers()[0] ?? [];
 		const next = await opened();
 		await next.flush();
 		next.day.change('the notes', next.job?.id ?? '', { job: { notes: 'sun' } });
@@ -74,7 +74,7 @@ describe('a window that is left in the middle', () => {
 		localStorage.setItem(id, JSON.stringify(put));
 		const last = await opened();
 		await last.flush();
-		expect([last.job?.notes, last.library.conflicts, leftBehind()]).toEqual(['sun', [], []]);
+		expect([last.job?.notes, last.library.conflicts, unsentOfOthers()]).toEqual(['sun', [], []]);
 	});
 
 	it('is no trouble where what it left cannot be read', async () => {
@@ -83,8 +83,8 @@ describe('a window that is left in the middle', () => {
 			'focalis-left 2',
 			'{"parts":[{"kind":"jobs","id":"a","base":1,"mine":2}]}'
 		);
-		expect(leftBehind()).toEqual([]);
-		forgetLeft('focalis-left 1');
+		expect(unsentOfOthers()).toEqual([]);
+		forgetUnsent('focalis-left 1');
 		expect(Object.keys(localStorage)).toEqual(['focalis-left 2']);
 	});
 });

@@ -8,7 +8,7 @@ import { PART_SCHEMAS, type PartsOf } from '$data/store/parts';
  */
 
 /** A record that is saved part by part. */
-export interface LeftPart {
+export interface UnsentPart {
 	readonly kind: keyof PartsOf;
 	readonly id: string;
 	/** As it was when it was changed; null for a new one. */
@@ -17,8 +17,8 @@ export interface LeftPart {
 	readonly mine: PartsOf[keyof PartsOf] | null;
 }
 
-export interface LeftBehind {
-	readonly parts: readonly LeftPart[];
+export interface UnsentWork {
+	readonly parts: readonly UnsentPart[];
 	/** Shots that were added with their job. */
 	readonly added: readonly { readonly job: Job; readonly shots: readonly ShotRecord[] }[];
 	readonly shots: readonly ShotRecord[];
@@ -29,7 +29,7 @@ const PREFIX = 'focalis-left ';
 const KINDS = Object.keys(PART_SCHEMAS) as [keyof PartsOf, ...(keyof PartsOf)[]];
 const PartSchema = z
 	.strictObject({ kind: z.enum(KINDS), id: z.string(), base: z.unknown(), mine: z.unknown() })
-	.transform(({ kind, id, base, mine }, context): LeftPart => {
+	.transform(({ kind, id, base, mine }, context): UnsentPart => {
 		const schema = PART_SCHEMAS[kind].nullable();
 		const [was, is] = [schema.safeParse(base), schema.safeParse(mine)];
 		if (was.success && is.success) return { kind, id, base: was.data, mine: is.data };
@@ -42,11 +42,11 @@ const LeftSchema = z.strictObject({
 	shots: z.array(ShotRecordSchema)
 });
 
-const isNothing = ({ parts, added, shots }: LeftBehind): boolean =>
+const isNothing = ({ parts, added, shots }: UnsentWork): boolean =>
 	parts.length + added.length + shots.length === 0;
 
 /** Puts it down under an id of its own; null where there is nothing to put down. */
-export function putDown(left: LeftBehind): string | null {
+export function saveUnsent(left: UnsentWork): string | null {
 	if (isNothing(left)) return null;
 	const id = `${PREFIX}${crypto.randomUUID()}`;
 	try {
@@ -59,7 +59,7 @@ export function putDown(left: LeftBehind): string | null {
 }
 
 /** What windows that are gone have put down, by its id. What cannot be read is left out. */
-export function leftBehind(): readonly (readonly [id: string, LeftBehind])[] {
+export function unsentOfOthers(): readonly (readonly [id: string, UnsentWork])[] {
 	try {
 		return Object.keys(localStorage)
 			.filter((key) => key.startsWith(PREFIX))
@@ -73,9 +73,9 @@ export function leftBehind(): readonly (readonly [id: string, LeftBehind])[] {
 }
 
 /** Takes it away: the store has it all. A browser that is killed may bring it back, so its id is kept in the store, too. */
-export const forgetLeft = (id: string): void => localStorage.removeItem(id);
+export const forgetUnsent = (id: string): void => localStorage.removeItem(id);
 
-function readLeft(text: string): LeftBehind | null {
+function readLeft(text: string): UnsentWork | null {
 	try {
 		return LeftSchema.safeParse(JSON.parse(text)).data ?? null;
 	} catch {

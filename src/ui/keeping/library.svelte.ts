@@ -16,8 +16,8 @@ import { merged } from '$data/store/merge';
 import { PART_SCHEMAS, type PartConflict, type PartsOf } from '$data/store/parts';
 import type { ErasedCounts, Store } from '$data/store/store';
 import { Invalid, validated } from '$data/store/valid';
-import { followed } from './followed';
-import type { LeftBehind, LeftPart } from './leftBehind';
+import { mergedWithStore } from './followed';
+import type { UnsentWork, UnsentPart } from './leftBehind';
 import { Outbox, type Sent } from './outbox.svelte';
 
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
@@ -41,7 +41,7 @@ export class Library {
 	readonly outbox: Outbox;
 	readonly #store: Store;
 	/** What each changed record was when it was changed here first, by its letter. */
-	readonly #bases = new Map<string, Omit<LeftPart, 'mine'>>();
+	readonly #bases = new Map<string, Omit<UnsentPart, 'mine'>>();
 	/** Jobs and shots that were added and are on their way, by their letters. */
 	readonly #added = new Map<string, { readonly job: Job; readonly shots: readonly ShotRecord[] }>();
 
@@ -75,7 +75,7 @@ export class Library {
 			bodies: this.#bodies,
 			lenses: this.#lenses
 		};
-		const now = followed(known, contents, isOurs, isFirst);
+		const now = mergedWithStore(known, contents, isOurs, isFirst);
 		this.setAside = [...this.setAside, ...contents.setAside];
 		[this.jobs, this.shots] = [now.jobs, now.shots];
 		[this.#bodies, this.#lenses] = [now.bodies, now.lenses];
@@ -147,7 +147,7 @@ export class Library {
 	}
 
 	/** All that is on its way, as it stands. */
-	get unsent(): LeftBehind {
+	get unsent(): UnsentWork {
 		const parts = [...this.#bases]
 			.filter(([key]) => this.outbox.has(key))
 			.map(([, one]) => ({ ...one, mine: this.#find(one.kind, one.id) }));
@@ -156,7 +156,7 @@ export class Library {
 	}
 
 	/** Takes up changes that a window which is gone had on their way. */
-	takeUp({ parts, added }: Pick<LeftBehind, 'parts' | 'added'>, erased: ReadonlySet<string>): void {
+	takeUp({ parts, added }: Pick<UnsentWork, 'parts' | 'added'>, erased: ReadonlySet<string>): void {
 		for (const { job, shots } of added) {
 			const missing = shots.filter(({ id }) => !this.shotOf(id));
 			if (!erased.has(job.id)) this.add(job, missing);

@@ -8,7 +8,7 @@ import { CardSteps } from './cardSteps.svelte';
 import { DoneSteps } from './doneSteps.svelte';
 import { DaySteps } from './daySteps.svelte';
 import { Histories } from './histories.svelte';
-import { forgetLeft, leftBehind, putDown } from './leftBehind';
+import { forgetUnsent, unsentOfOthers, saveUnsent } from './leftBehind';
 import { Library } from './library.svelte';
 import { Outbox } from './outbox.svelte';
 import type { Undoing } from './undoing';
@@ -229,7 +229,7 @@ export class Session implements Undoing {
 
 	/** The page is left: what the store will not get in time is put down for the next one. */
 	leave(): void {
-		const id = putDown(this.library.unsent);
+		const id = saveUnsent(this.library.unsent);
 		if (id !== null) this.#takeAway(id);
 		void this.flush();
 	}
@@ -238,14 +238,14 @@ export class Session implements Undoing {
 	#takeAway(id: string): void {
 		this.outbox.post(id, async () => {
 			await this.#store.noteGone(id);
-			forgetLeft(id);
+			forgetUnsent(id);
 			return 'kept';
 		});
 	}
 
 	/** What windows that are gone had on their way goes on from here. */
 	#takeUp({ erased }: Contents): void {
-		for (const [id, left] of leftBehind()) {
+		for (const [id, left] of unsentOfOthers()) {
 			if (!erased.has(id)) {
 				this.library.takeUp(left, erased);
 				for (const shot of left.shots) {

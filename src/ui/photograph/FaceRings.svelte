@@ -5,26 +5,26 @@
 	import { unsureDistance } from '$words/photograph';
 	import PointingCross from '../shared/PointingCross.svelte';
 	import { settings } from '../shared/settings.svelte';
-	import type { Mark, Spot } from './looking.svelte';
+	import type { RingedFace, PictureSpot } from './looking.svelte';
 
 	/** The photograph with a ring around every face; faces that were missed are pointed at. */
 	interface Props {
 		address: string;
 		size: { readonly widthPx: number; readonly heightPx: number };
-		marks: readonly Mark[];
+		marks: readonly RingedFace[];
 		/** Where each stands, by the id of its mark. */
 		standing: ReadonlyMap<number, StandingHead>;
 		selected: number | null;
 		/** Two eyes are pointed at. */
 		isAdding: boolean;
 		onselect: (id: number | null) => void;
-		onadded: (a: Spot, b: Spot) => void;
+		onadded: (a: PictureSpot, b: PictureSpot) => void;
 	}
 
 	let { address, size, marks, standing, selected, isAdding, onselect, onadded }: Props = $props();
 
 	let pane = $state<HTMLElement>();
-	let first = $state.raw<Spot | null>(null);
+	let first = $state.raw<PictureSpot | null>(null);
 	$effect(() => {
 		if (!isAdding) first = null;
 	});
@@ -33,7 +33,7 @@
 	/** A finger takes the nearest ring within this, px of the screen. */
 	const REACH_PX = 44;
 
-	function point(spot: Spot) {
+	function point(spot: PictureSpot) {
 		if (!first) {
 			first = spot;
 			return;
@@ -47,14 +47,14 @@
 		const box = pane.getBoundingClientRect();
 		const scale = size.widthPx / box.width;
 		const spot = { x: (event.clientX - box.left) * scale, y: (event.clientY - box.top) * scale };
-		const away = (mark: Mark) => Math.hypot(mark.x - spot.x, mark.y - spot.y);
+		const away = (mark: RingedFace) => Math.hypot(mark.x - spot.x, mark.y - spot.y);
 		const nearest = marks.toSorted((a, b) => away(a) - away(b))[0];
 		const reach = Math.max(REACH_PX * scale, ((nearest?.widthPx ?? 0) * WIDER) / 2);
 		onselect(nearest && away(nearest) < reach ? nearest.id : null);
 	}
 
 	const percent = (value: number, of: number) => `${(100 * value) / of}%`;
-	const wordsOf = (mark: Mark): string => {
+	const wordsOf = (mark: RingedFace): string => {
 		const at = standing.get(mark.id);
 		const build = BUILD_OPTIONS.find(({ value }) => value === mark.build)?.text ?? '';
 		if (mark.isOut) return `${build}, counts for nothing`;

@@ -7,16 +7,16 @@
 	import Length from '../fields/Length.svelte';
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
-	import type { Mark } from './looking.svelte';
+	import type { RingedFace } from './looking.svelte';
 
 	/** What is known of one face of a photograph, and what can be said of it. */
 	interface Props {
-		mark: Mark;
+		mark: RingedFace;
 		standing: StandingHead | undefined;
 		rows: number;
 		/** Of what was in focus, by the file, m. */
 		subjectM: number | undefined;
-		onchange: (change: Partial<Mark>) => void;
+		onchange: (change: Partial<RingedFace>) => void;
 	}
 
 	let { mark, standing, rows, subjectM, onchange }: Props = $props();

@@ -5,7 +5,7 @@
 	import { onDestroy, untrack } from 'svelte';
 	import { LIMITS } from '$core/format/shot';
 	import { isCut, lensOf, lensOfEquivalent } from '$core/photograph/lensOf';
-	import { lightOf } from '$core/photograph/lightOf';
+	import { lightOfPhotograph } from '$core/photograph/lightOf';
 	import { arePeopleOf, stageOf, type RealCamera } from '$core/photograph/stage';
 	import type { StandingHead } from '$core/photograph/standing';
 	import { facesFound, lensKnownWords } from '$words/photograph';
@@ -90,7 +90,7 @@
 	const shot = $derived(
 		seen && lens && staged.length > 0 && staged.length <= LIMITS.people
 			? stageOf(
-					{ ...base, light: base.light ?? lightOf(seen.facts) },
+					{ ...base, light: base.light ?? lightOfPhotograph(seen.facts) },
 					staged,
 					{ size: seen.size, focalPx: lens.focalPx },
 					camera

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { RealCamera } from '$core/photograph/stage';
 	import { useKit } from '../kit/kit.svelte';
-	import { byName, placeOf } from '../shared/byName';
+	import { byName, indexByName } from '../shared/byName';
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';
 	import Pick from '../fields/Pick.svelte';
@@ -42,13 +42,13 @@
 	<Pick
 		label="body"
 		options={byName(bodies)}
-		value={placeOf(bodies, camera.body)}
+		value={indexByName(bodies, camera.body)}
 		onchoose={chooseBody}
 	/>
 	<Pick
 		label="lens"
 		options={byName(lenses)}
-		value={placeOf(lenses, camera.lens)}
+		value={indexByName(lenses, camera.lens)}
 		onchoose={chooseLens}
 	/>
 	{#if camera.lens.focalMm[0] < camera.lens.focalMm[1]}

@@ -6,7 +6,7 @@ import { LongWork } from '../asking/longWork.svelte';
 import { PROBLEM_WORDS } from './problems';
 
 /** A face on a photograph, found or pointed at; places in pixels from its top left. */
-export interface Mark extends FoundFace {
+export interface RingedFace extends FoundFace {
 	readonly id: number;
 	readonly x: number;
 	readonly y: number;
@@ -21,7 +21,7 @@ export interface Mark extends FoundFace {
 	readonly isOut: boolean;
 }
 
-export interface Spot {
+export interface PictureSpot {
 	readonly x: number;
 	readonly y: number;
 }
@@ -42,10 +42,10 @@ export class Looking {
 	seen = $state.raw<SeenPhotograph | null>(null);
 	/** Address of the photograph for the screen. */
 	address = $state('');
-	marks = $state.raw<readonly Mark[]>([]);
+	marks = $state.raw<readonly RingedFace[]>([]);
 
 	/** Those who count. */
-	get counted(): readonly Mark[] {
+	get counted(): readonly RingedFace[] {
 		return this.marks.filter(({ isOut }) => !isOut);
 	}
 
@@ -74,26 +74,26 @@ export class Looking {
 		this.marks = [];
 	}
 
-	change(id: number, change: Partial<Mark>): void {
+	change(id: number, change: Partial<RingedFace>): void {
 		this.marks = this.marks.map((mark) => (mark.id === id ? { ...mark, ...change } : mark));
 	}
 
 	/** Adds a face by its eyes, in whichever order; returns its id. */
-	add(a: Spot, b: Spot): number | null {
+	add(a: PictureSpot, b: PictureSpot): number | null {
 		const { seen } = this;
 		if (!seen) return null;
 		// the person's left is at the right of the picture
 		const [right, left] = a.x < b.x ? [a, b] : [b, a];
 		const eyesPx = Math.hypot(a.x - b.x, a.y - b.y);
 		if (!(eyesPx > 0)) return null;
-		const found = (landmark: 'left-eye' | 'right-eye', { x, y }: Spot) => ({
+		const found = (landmark: 'left-eye' | 'right-eye', { x, y }: PictureSpot) => ({
 			landmark,
 			x: x - seen.size.widthPx / 2,
 			y: seen.size.heightPx / 2 - y,
 			sigmaPx: POINTED_SHARE * eyesPx
 		});
 		const id = Math.max(0, ...this.marks.map((mark) => mark.id)) + 1;
-		const mark: Mark = {
+		const mark: RingedFace = {
 			id,
 			landmarks: [found('left-eye', left), found('right-eye', right)],
 			x: (a.x + b.x) / 2,

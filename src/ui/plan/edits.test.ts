@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { lookAt } from '$core/study/scene';
 import { ahead, EYE_M, person, shotOf, thing } from '$tests/support/shots';
-import { moveObject, placeOf, removeObject, rowPeople, turnObject } from './edits';
+import { moveObject, positionOf, removeObject, rowPeople, turnObject } from './edits';
 import { CAMERA, PLANE, type ObjectRef } from './plan.svelte';
 
 const personRef = (id: string): ObjectRef => ({ kind: 'person', id });
@@ -45,10 +45,10 @@ describe('moving', () => {
 	});
 
 	it('knows where everything stands', () => {
-		expect(placeOf(shot(), rows(), personRef('c'))).toEqual(by(0, EYE_M + 0.4, 4.8));
-		expect(placeOf(shot(), rows(), rowRef('a'))).toEqual(by(0, EYE_M, 4));
-		expect(placeOf(shot(), rows(), PLANE)).toBeNull();
-		expect(placeOf(shot(), rows(), personRef('nobody'))).toBeNull();
+		expect(positionOf(shot(), rows(), personRef('c'))).toEqual(by(0, EYE_M + 0.4, 4.8));
+		expect(positionOf(shot(), rows(), rowRef('a'))).toEqual(by(0, EYE_M, 4));
+		expect(positionOf(shot(), rows(), PLANE)).toBeNull();
+		expect(positionOf(shot(), rows(), personRef('nobody'))).toBeNull();
 	});
 });
 

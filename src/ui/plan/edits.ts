@@ -35,7 +35,7 @@ export function rowPeople(shot: Shot, rows: readonly Row[], memberId: string): P
 }
 
 /** Where an object stands; null for the plane of focus, which stands nowhere. */
-export function placeOf(shot: Shot, rows: readonly Row[], ref: ObjectRef): Vec3 | null {
+export function positionOf(shot: Shot, rows: readonly Row[], ref: ObjectRef): Vec3 | null {
 	switch (ref.kind) {
 		case 'person':
 			return shot.people.find(({ id }) => id === ref.id)?.eyeMidpoint ?? null;

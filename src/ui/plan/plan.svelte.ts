@@ -6,13 +6,13 @@ import type { Odds } from '$core/odds/odds';
 import { solutionOf, solve, type Solution } from '$core/study/plan';
 import { lookAt } from '$core/study/scene';
 import { asksForSomething } from '$core/study/study';
-import type { Sharpness } from '$core/format/sharpness';
+import type { MeasuredSharpness } from '$core/format/sharpness';
 import type { Spreads } from '$core/tables/spreads';
 import { advicePort, oddsPort, type OddsTable } from '../../workers/ports';
 import type { Kit } from '../kit/kit.svelte';
 import { Asking } from '../asking/asking.svelte';
 import { drawableOf, type Drawable } from './pictures';
-import type { Guest, Taken } from '$core/format/job';
+import type { Guest, TakenSettings } from '$core/format/job';
 import type { Session } from '../keeping/session.svelte';
 import { KeptPhotograph } from '../photograph/keptPhotograph.svelte';
 import { localMinute } from '../shared/localTime';
@@ -116,7 +116,7 @@ export class PlanView {
 		return this.#session.before;
 	}
 	/** What was used when the shot was taken; null before, and when nothing was noted. */
-	get taken(): Taken | null {
+	get taken(): TakenSettings | null {
 		const { slot } = this.#session;
 		return (slot?.status === 'taken' && slot.taken) || null;
 	}
@@ -179,7 +179,7 @@ export class PlanView {
 	}
 
 	/** Of the lens, where it was measured on the bench. */
-	get sharpness(): Sharpness | null {
+	get sharpness(): MeasuredSharpness | null {
 		const { lenses } = this.kit.contents;
 		return lenses.find(({ lens }) => lens.name === this.shot.lens.name)?.sharpness ?? null;
 	}

@@ -3,7 +3,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { onDestroy } from 'svelte';
-	import { engraved } from '$core/optics/fNumber';
+	import { nominalFNumber } from '$core/optics/fNumber';
 	import type { Solution } from '$core/study/plan';
 	import { settingsOf } from '$core/study/settings';
 	import type { Spreads } from '$core/tables/spreads';
@@ -17,7 +17,7 @@
 	import Pick from '../fields/Pick.svelte';
 	import FrameView from './FrameView.svelte';
 	import { Roll } from './roll.svelte';
-	import { AS_PLANNED, settingOptions, sizeOptions } from './shootOptions';
+	import { PLANNED_SETTING, settingOptions, sizeOptions } from './shootOptions';
 	import { takenAt } from './takenAt';
 
 	/** The shot taken with the practice camera: how many frames, with which settings, and what came of it. */
@@ -41,21 +41,21 @@
 
 	let frames = $state(6);
 	let sizePx = $state(2400);
-	let fNumber = $state(AS_PLANNED);
-	let shutterS = $state(AS_PLANNED);
-	let iso = $state(AS_PLANNED);
+	let fNumber = $state(PLANNED_SETTING);
+	let shutterS = $state(PLANNED_SETTING);
+	let iso = $state(PLANNED_SETTING);
 	let seed = $state(1);
 	let looked = $state(0);
 	let saved = $state('');
 
 	const shot = $derived(solution.study.shot);
-	const chosen = (value: string) => (value === AS_PLANNED ? undefined : Number(value));
+	const chosen = (value: string) => (value === PLANNED_SETTING ? undefined : Number(value));
 	const own = $derived({ shutterS: chosen(shutterS), iso: chosen(iso) });
 	const take = $derived(
-		fNumber === AS_PLANNED ? solution.take : solution.study.at(Number(fNumber))
+		fNumber === PLANNED_SETTING ? solution.take : solution.study.at(Number(fNumber))
 	);
 	const settings = $derived(take && settingsOf(take, own));
-	const isOwn = $derived([fNumber, shutterS, iso].some((value) => value !== AS_PLANNED));
+	const isOwn = $derived([fNumber, shutterS, iso].some((value) => value !== PLANNED_SETTING));
 	const offStops = $derived(settings ? Math.log2(settings.gain) : 0);
 
 	const frame = $derived(roll.frames[looked]?.taken ?? null);
@@ -153,7 +153,7 @@
 		</div>
 		{#if settings && (isOwn || Math.abs(offStops) > UNSEEN_STOPS)}
 			<p>
-				{fStop(engraved(settings.fNumber))}, {exposureWords(
+				{fStop(nominalFNumber(settings.fNumber))}, {exposureWords(
 					settings
 				)}{#if Math.abs(offStops) > UNSEEN_STOPS}:
 					<strong class="is-soft"

@@ -1,6 +1,6 @@
 import type { Body } from '$core/format/shot';
-import { engravedIso, isosBetween, shuttersBetween } from '$core/light/dials';
-import { engraved } from '$core/optics/fNumber';
+import { nominalIso, isosBetween, shuttersBetween } from '$core/light/dials';
+import { nominalFNumber } from '$core/optics/fNumber';
 import type { Solution } from '$core/study/plan';
 import { settingsOf } from '$core/study/settings';
 import { shutterWords } from '$words/light';
@@ -9,7 +9,7 @@ import { fStop } from '$words/numbers';
 /** What the practice camera can be set to, as lists to choose from. */
 
 /** Left to the plan, and the light. */
-export const AS_PLANNED = '';
+export const PLANNED_SETTING = '';
 const SLOWEST_S = 1;
 /** Long sides of frames smaller than the sensor's own, px. */
 const SMALLER_PX = [1200, 2400];
@@ -24,12 +24,12 @@ export function settingOptions({ take, plan, study }: Solution) {
 	const { body } = study.shot;
 	const planned = take && settingsOf(take);
 	const withPlanned = (words: string, all: readonly Option[]): Option[] => [
-		{ value: AS_PLANNED, text: `as planned: ${words}` },
+		{ value: PLANNED_SETTING, text: `as planned: ${words}` },
 		...all
 	];
 	return {
 		fNumbers: withPlanned(
-			planned ? fStop(engraved(planned.fNumber)) : '',
+			planned ? fStop(nominalFNumber(planned.fNumber)) : '',
 			plan.ladder.map((rung) => ({ value: String(rung.fNumberExact), text: fStop(rung.fNumber) }))
 		),
 		shutters: withPlanned(
@@ -40,7 +40,7 @@ export function settingOptions({ take, plan, study }: Solution) {
 			}))
 		),
 		isos: withPlanned(
-			planned ? String(engravedIso(planned.iso)) : '',
+			planned ? String(nominalIso(planned.iso)) : '',
 			isosBetween(...body.iso).map((value) => ({ value: String(value), text: String(value) }))
 		)
 	};

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { engraved } from '$core/optics/fNumber';
-	import { engravedIso } from '$core/light/dials';
+	import { nominalFNumber } from '$core/optics/fNumber';
+	import { nominalIso } from '$core/light/dials';
 	import { shutterWords } from '$words/light';
 	import { fStop } from '$words/numbers';
 	import { clippedWords, inFocusWords } from '$words/review';
@@ -36,9 +36,9 @@
 						></th
 					>
 					<td><bdi>{judged && view.set ? inFocusWords(judged.reviewed, view.set) : ''}</bdi></td>
-					<td>{facts.fNumber === undefined ? '' : fStop(engraved(facts.fNumber))}</td>
+					<td>{facts.fNumber === undefined ? '' : fStop(nominalFNumber(facts.fNumber))}</td>
 					<td>{facts.shutterS === undefined ? '' : shutterWords(facts.shutterS)}</td>
-					<td>{facts.iso === undefined ? '' : engravedIso(facts.iso)}</td>
+					<td>{facts.iso === undefined ? '' : nominalIso(facts.iso)}</td>
 					<td>{facts.focalMm === undefined ? '' : Number(facts.focalMm.toFixed(1))}</td>
 					<td
 						>{clippedWords(

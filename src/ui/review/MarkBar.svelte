@@ -2,7 +2,7 @@
 	import type { Mark } from '$core/format/review';
 	import { frameWords, settingsWords } from '$words/review';
 	import { settings } from '../shared/settings.svelte';
-	import { keyOf } from '../shared/shortcuts';
+	import { shortcutKey } from '../shared/shortcuts';
 	import type { ReviewView } from './review.svelte';
 
 	/** Keep, maybe, drop, and what is said of the frame that is looked at. */
@@ -26,7 +26,8 @@
 				type="button"
 				aria-pressed={view.file?.judgement.mark === mark}
 				onclick={() => view.mark(mark)}
-				>{text}{#if settings.shortcuts && keyOf(mark)}<kbd>{keyOf(mark)}</kbd>{/if}</button
+				>{text}{#if settings.shortcuts && shortcutKey(mark)}<kbd>{shortcutKey(mark)}</kbd
+					>{/if}</button
 			>
 		{/each}
 		<button

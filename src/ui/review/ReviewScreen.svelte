@@ -13,7 +13,7 @@
 	import FrameLog from './FrameLog.svelte';
 	import FrameStrip from './looking/FrameStrip.svelte';
 	import GroupRow from './GroupRow.svelte';
-	import { homeOf } from './home/homes.svelte';
+	import { intakeOfJob } from './home/homes.svelte';
 	import MarkBar from './MarkBar.svelte';
 	import LargeFrame from './looking/LargeFrame.svelte';
 	import { FrameFolders } from './home/frameFolders.svelte';
@@ -29,7 +29,7 @@
 	/** What came home: by shot, frame by frame, the same eye side by side, and what it says. */
 	let { session }: { session: Session } = $props();
 	const kit = useKit();
-	const home = untrack(() => homeOf(session));
+	const home = untrack(() => intakeOfJob(session));
 	const folders = untrack(() => new FrameFolders(session.library.shelves.folders, home.jobId));
 	void folders.look();
 	$effect(() => {

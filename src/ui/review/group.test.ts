@@ -3,9 +3,9 @@ import { UNJUDGED } from '$core/format/review';
 import { reviewSet } from '$core/review/reviewSet';
 import { measuredFrame } from '$tests/support/frames';
 import { isSameGroup, judgedIn, NONE_JUDGED, type Group } from './group';
-import type { HomeFile } from './home/homeFile';
+import type { IntakeFile } from './home/homeFile';
 
-const home = (name: string): HomeFile => ({
+const home = (name: string): IntakeFile => ({
 	id: `job|${name}`,
 	name,
 	file: null,
@@ -13,13 +13,13 @@ const home = (name: string): HomeFile => ({
 	judgement: UNJUDGED,
 	problem: ''
 });
-const groupOf = (files: readonly HomeFile[]): Group => ({
+const groupOf = (files: readonly IntakeFile[]): Group => ({
 	id: 'shot',
 	title: 'A shot',
 	shot: null,
 	files
 });
-const setOf = (files: readonly HomeFile[]) =>
+const setOf = (files: readonly IntakeFile[]) =>
 	reviewSet(
 		files.flatMap(({ measured }) => measured ?? []),
 		null,
@@ -44,7 +44,7 @@ describe('the judged files of a group', () => {
 
 	it('of which one was marked differ in that one alone', () => {
 		const before = judgedIn(groupOf(files), set);
-		const [first, ...others] = files as [HomeFile, ...HomeFile[]];
+		const [first, ...others] = files as [IntakeFile, ...IntakeFile[]];
 		const kept = { ...first, judgement: { ...UNJUDGED, mark: 'keep' as const } };
 		const after = judgedIn(groupOf([kept, ...others]), set, before);
 		expect(after.get('job|a.jpg')?.file).toBe(kept);

@@ -1,7 +1,7 @@
 import type { MeasuredFrame } from '$core/format/review';
 import type { Shot } from '$core/format/shot';
 import type { ReviewedFrame, ReviewedSet } from '$core/review/reviewSet';
-import type { HomeFile } from './home/homeFile';
+import type { IntakeFile } from './home/homeFile';
 
 /** The frames of one shot of the day, or those apart from all. */
 export interface Group {
@@ -9,12 +9,12 @@ export interface Group {
 	readonly id: string;
 	readonly title: string;
 	readonly shot: Shot | null;
-	readonly files: readonly HomeFile[];
+	readonly files: readonly IntakeFile[];
 }
 
 /** A frame of the open group that was measured, and how it was judged. */
 export interface Judged {
-	readonly file: HomeFile;
+	readonly file: IntakeFile;
 	readonly reviewed: ReviewedFrame;
 	/** Place in the set. */
 	readonly index: number;

@@ -12,8 +12,8 @@ import { MARK_WORDS } from '$words/review';
 import type { Kit } from '../kit/kit.svelte';
 import type { Session } from '../keeping/session.svelte';
 import { isSameGroup, judgedIn, NONE_JUDGED, type Group, type Judged } from './group';
-import type { Homecoming } from './home/homecoming.svelte';
-import type { HomeFile } from './home/homeFile';
+import type { FrameIntake } from './home/homecoming.svelte';
+import type { IntakeFile } from './home/homeFile';
 
 /** The frames that are not measured yet are a group of their own. */
 const WAITING = 'waiting';
@@ -25,7 +25,7 @@ export const ORDERS = ['as taken', 'best first'] as const;
 
 /** What is looked at in Review, and what is done there. */
 export class ReviewView {
-	readonly home: Homecoming;
+	readonly home: FrameIntake;
 	readonly #session: Session;
 	readonly #kit: Kit;
 	/** As each group was judged last. */
@@ -40,7 +40,7 @@ export class ReviewView {
 	sideBySide = $state(3);
 	readonly pointing = new Pointing(this);
 
-	constructor(home: Homecoming, session: Session, kit: Kit) {
+	constructor(home: FrameIntake, session: Session, kit: Kit) {
 		this.home = home;
 		this.#session = session;
 		this.#kit = kit;
@@ -116,10 +116,10 @@ export class ReviewView {
 	#lastJudged = NONE_JUDGED;
 
 	/** The files of the open group as they are shown. */
-	readonly files = $derived.by((): readonly HomeFile[] => {
+	readonly files = $derived.by((): readonly IntakeFile[] => {
 		const files = this.group?.files ?? [];
 		if (this.order === 'as taken') return files;
-		const rank = (file: HomeFile) => {
+		const rank = (file: IntakeFile) => {
 			const reviewed = this.judged.get(file.id)?.reviewed;
 			// what nobody knows comes last
 			if (!reviewed) return [2];
@@ -161,7 +161,7 @@ export class ReviewView {
 	);
 
 	/** What may be looked at next: the neighbours, and whose eye stands beside them when one of the best is left or dropped. */
-	get next(): readonly HomeFile[] {
+	get next(): readonly IntakeFile[] {
 		const at = this.files.findIndex(({ id }) => id === this.file?.id);
 		const another = this.#others[this.sideBySide - 1]?.file;
 		return [this.files[at + 1], this.files[at - 1], another].filter((one) => one !== undefined);

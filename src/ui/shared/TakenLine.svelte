@@ -1,9 +1,9 @@
 <script lang="ts">
-	import type { Taken } from '$core/format/job';
+	import type { TakenSettings } from '$core/format/job';
 	import { takenWords } from '$words/light';
 
 	/** What was really used when a shot was taken, and what was noted. */
-	let { taken }: { taken: Taken } = $props();
+	let { taken }: { taken: TakenSettings } = $props();
 	const words = $derived(takenWords(taken));
 </script>
 

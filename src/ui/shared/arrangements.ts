@@ -1,4 +1,4 @@
-import type { Part } from '$core/anatomy/figure';
+import type { FigurePart } from '$core/anatomy/figure';
 import { setUp } from '$core/arrange/setUp';
 import type { Lens, Shot } from '$core/format/shot';
 import { newShot } from '../keeping/newShot';
@@ -9,7 +9,7 @@ export interface Arrangement {
 	readonly title: string;
 	/** How many in each row, the front row first. */
 	readonly counts: readonly number[];
-	readonly part: Part;
+	readonly part: FigurePart;
 	readonly motion?: 'walking';
 }
 

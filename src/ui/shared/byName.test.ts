@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { byName, placeOf } from './byName';
+import { byName, indexByName } from './byName';
 
 describe('choosing by name', () => {
 	const twins = [
@@ -14,9 +14,9 @@ describe('choosing by name', () => {
 	});
 
 	it('finds the very one, else one of its name, else none', () => {
-		expect(placeOf(twins, { ...twins[2] } as (typeof twins)[number])).toBe('2');
-		expect(placeOf(twins, { name: '50 mm' })).toBe('0');
-		expect(placeOf(twins, { name: '35 mm' })).toBe('');
-		expect(placeOf(twins, null)).toBe('');
+		expect(indexByName(twins, { ...twins[2] } as (typeof twins)[number])).toBe('2');
+		expect(indexByName(twins, { name: '50 mm' })).toBe('0');
+		expect(indexByName(twins, { name: '35 mm' })).toBe('');
+		expect(indexByName(twins, null)).toBe('');
 	});
 });

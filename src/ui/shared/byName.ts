@@ -12,7 +12,7 @@ export const byName = (all: readonly HasName[]) =>
 	});
 
 /** The place in the list of what is used: the very same, else the first of its name; empty when neither. */
-export function placeOf(all: readonly HasName[], own: HasName | null): string {
+export function indexByName(all: readonly HasName[], own: HasName | null): string {
 	if (!own) return '';
 	const text = JSON.stringify(own);
 	const same = all.findIndex((one) => JSON.stringify(one) === text);

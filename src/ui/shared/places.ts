@@ -16,14 +16,14 @@ interface PlaceFacts {
 	readonly needs: 'nothing' | 'job' | 'shot';
 }
 
-export type Place = keyof typeof PLACES;
-export const PLACE_NAMES = Object.keys(PLACES) as [Place, ...Place[]];
+export type PlaceName = keyof typeof PLACES;
+export const PLACE_NAMES = Object.keys(PLACES) as [PlaceName, ...PlaceName[]];
 
-export const isPlace = (name: string): name is Place => name in PLACES;
+export const isPlace = (name: string): name is PlaceName => name in PLACES;
 
 /** Whether a place has what it needs. */
 export function isOpen(
-	place: Place,
+	place: PlaceName,
 	open: { readonly job: boolean; readonly shot: boolean }
 ): boolean {
 	const { needs } = PLACES[place];

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KINDS } from '$core/day/limits';
-import { PARTS } from '$core/anatomy/figure';
+import { FIGURE_PARTS } from '$core/anatomy/figure';
 import { USUAL_MARGIN, type Framing } from '$core/arrange/framing';
 import { BodySchema, LensSchema } from '$core/format/gear';
 import { PLACE_NAMES } from './places';
@@ -48,7 +48,7 @@ const SunPlaceSchema = z.object({
 });
 
 const FramingSchema = z.object({
-	part: z.enum(PARTS).catch('waist-up'),
+	part: z.enum(FIGURE_PARTS).catch('waist-up'),
 	margin: z.number().min(0).max(0.4).catch(USUAL_MARGIN)
 });
 

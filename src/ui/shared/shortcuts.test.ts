@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { settings } from './settings.svelte';
-import { ACTION_NAMES, actionOf, keyOf, setKey, usualKeys } from './shortcuts';
+import { ACTION_NAMES, actionOf, shortcutKey, setKey, usualKeys } from './shortcuts';
 
 beforeEach(() => {
 	usualKeys();
@@ -9,8 +9,8 @@ beforeEach(() => {
 
 describe('single keys', () => {
 	it('are each the key of one action', () => {
-		expect(new Set(ACTION_NAMES.map(keyOf)).size).toBe(ACTION_NAMES.length);
-		for (const action of ACTION_NAMES) expect(actionOf(keyOf(action))).toBe(action);
+		expect(new Set(ACTION_NAMES.map(shortcutKey)).size).toBe(ACTION_NAMES.length);
+		for (const action of ACTION_NAMES) expect(actionOf(shortcutKey(action))).toBe(action);
 	});
 
 	it('can be changed, and then the old one does nothing', () => {
@@ -20,13 +20,13 @@ describe('single keys', () => {
 
 	it('that are taken are refused, with who has them', () => {
 		expect(setKey('card', 'p')).toBe('plan');
-		expect(keyOf('card')).toBe('c');
+		expect(shortcutKey('card')).toBe('c');
 	});
 
 	it('that were given up are free for others', () => {
 		expect(setKey('plan', '')).toBeNull();
 		expect(setKey('card', 'p')).toBeNull();
-		expect([actionOf('p'), keyOf('plan')]).toEqual(['card', '']);
+		expect([actionOf('p'), shortcutKey('plan')]).toEqual(['card', '']);
 		// no key is no key: two actions may both have none
 		expect(setKey('day', '')).toBeNull();
 		expect(actionOf('')).toBeNull();
@@ -34,6 +34,6 @@ describe('single keys', () => {
 
 	it('do nothing when they are off', () => {
 		settings.set({ shortcuts: false });
-		expect(ACTION_NAMES.map(keyOf).map(actionOf)).toEqual(ACTION_NAMES.map(() => null));
+		expect(ACTION_NAMES.map(shortcutKey).map(actionOf)).toEqual(ACTION_NAMES.map(() => null));
 	});
 });

@@ -1,4 +1,4 @@
-import { PLACES, PLACE_NAMES, type Place } from './places';
+import { PLACES, PLACE_NAMES, type PlaceName } from './places';
 import { settings } from './settings.svelte';
 
 /** Single keys that do something wherever one is. Each can be changed, and all can be off. */
@@ -13,7 +13,7 @@ const TO_PLACES = Object.fromEntries(
 		const { key, words } = PLACES[place];
 		return [place, { key, words: `go to the ${words.toLowerCase()}` }];
 	})
-) as Record<Place, Shortcut>;
+) as Record<PlaceName, Shortcut>;
 
 /** In Review, besides the arrows. */
 const OF_REVIEW = {
@@ -41,16 +41,20 @@ export type Action = keyof typeof ACTIONS;
 export const ACTION_NAMES = Object.keys(ACTIONS) as Action[];
 
 /** The key of an action; empty when it has none. */
-export const keyOf = (action: Action): string => settings.keys[action] ?? ACTIONS[action].key;
+export const shortcutKey = (action: Action): string => settings.keys[action] ?? ACTIONS[action].key;
 
 /** What a key does; null when nothing. */
 export const actionOf = (key: string): Action | null =>
-	(settings.shortcuts && key !== '' && ACTION_NAMES.find((action) => keyOf(action) === key)) ||
+	(settings.shortcuts &&
+		key !== '' &&
+		ACTION_NAMES.find((action) => shortcutKey(action) === key)) ||
 	null;
 
 /** Gives an action another key, or none. Returns the action that has the key already, if one has. */
 export function setKey(action: Action, key: string): Action | null {
-	const holder = ACTION_NAMES.find((one) => one !== action && key !== '' && keyOf(one) === key);
+	const holder = ACTION_NAMES.find(
+		(one) => one !== action && key !== '' && shortcutKey(one) === key
+	);
 	if (holder) return holder;
 	settings.set({ keys: { ...settings.keys, [action]: key } });
 	return null;

@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { PLACES, PLACE_NAMES, type Place } from '../shared/places';
+	import { PLACES, PLACE_NAMES, type PlaceName } from '../shared/places';
 
 	/** The places of the work, in its order; on a phone at the bottom, under the thumb. */
 	interface Props {
-		place: Place;
-		ongo: (place: Place) => void;
+		place: PlaceName;
+		ongo: (place: PlaceName) => void;
 	}
 
 	let { place, ongo }: Props = $props();

@@ -3,7 +3,7 @@
 	import {
 		ACTION_NAMES,
 		ACTIONS,
-		keyOf,
+		shortcutKey,
 		setKey,
 		usualKeys,
 		type Action
@@ -42,7 +42,7 @@
 						type="text"
 						autocomplete="off"
 						readonly
-						value={keyOf(action)}
+						value={shortcutKey(action)}
 						onkeydown={(event) => take(event, action)}
 					/>
 					{ACTIONS[action].words}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Session } from '../keeping/session.svelte';
-	import type { Place } from '../shared/places';
+	import type { PlaceName } from '../shared/places';
 	import { indexOfOpen, stepBy } from '../keeping/dayActions';
 	import { undoingAt } from '../keeping/undoingAt';
 	import DeviceButtons from './DeviceButtons.svelte';
@@ -10,9 +10,9 @@
 	/** Wordmark, places, job and shot, undo and redo, units, look, help. */
 	interface Props {
 		session: Session;
-		place: Place;
+		place: PlaceName;
 		isOffline: boolean;
-		ongo: (place: Place) => void;
+		ongo: (place: PlaceName) => void;
 		onfiles: () => void;
 		onhelp: () => void;
 	}

@@ -2,7 +2,7 @@
 	import { setUp } from '$core/arrange/setUp';
 	import type { Shot, Thing } from '$core/format/shot';
 	import { chanceOf } from '$core/odds/chanceOf';
-	import { engraved, nearestRung } from '$core/optics/fNumber';
+	import { nominalFNumber, nearestRung } from '$core/optics/fNumber';
 	import { solutionOf, solve } from '$core/study/plan';
 	import { ASSUMED } from '$core/tables/spreads';
 	import { blankShot } from '$data/blankShot';
@@ -59,7 +59,7 @@
 		if (fNumberExact === undefined) return chosen;
 		return solutionOf(chosen.study, chosen.study.at(fNumberExact));
 	});
-	const shownFNumber = $derived(engraved(solution.take?.fNumber ?? 0));
+	const shownFNumber = $derived(nominalFNumber(solution.take?.fNumber ?? 0));
 	const words = $derived(verdictWords(solution, settings.units));
 
 	let stageX = $state(320);

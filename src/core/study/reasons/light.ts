@@ -4,7 +4,7 @@ import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
 import { comfortIsoOf, secondPower, type Exposure } from '../../light/exposure';
 import { GROUP_PREFERRED_S, type Floor } from '../../light/shutterFloor';
-import { floorOf, floorsOf, isFrozen, slowestOf, standsForS } from '../light';
+import { floorOf, floorsOf, isFrozen, slowestOf, effectiveExposureS } from '../light';
 
 /** What the light does to a plan. */
 
@@ -80,7 +80,7 @@ function spoiltReasons(take: Take, exposure: Exposure | null): Reason[] {
 	if (!exposure) return [];
 	const slowest = slowestOf(take);
 	if (slowest.by !== 'frames') return [];
-	const share = slowest.lossAt(standsForS(take));
+	const share = slowest.lossAt(effectiveExposureS(take));
 	if (share < MUCH_SPOILT) return [];
 	const { hands, people } = floorsOf(take.scene, take.candidate.focus);
 	const byHands = (hands?.shutterS ?? Infinity) < (people?.shutterS ?? Infinity);
@@ -97,7 +97,7 @@ function shutterReasons(take: Take, exposure: Exposure | null, frozen: boolean):
 	if (shutterS !== undefined) return [{ topic, code: 'shutter', shutterS, why: 'fixed', focalMm }];
 	const slowest = slowestOf(take);
 	if (slowest.by === 'frames') {
-		return [{ topic, code: 'shutter', shutterS: slowest.fewS, why: 'frames', focalMm }];
+		return [{ topic, code: 'shutter', shutterS: slowest.fewLostS, why: 'frames', focalMm }];
 	}
 	const floors = floorsOf(take.scene, take.candidate.focus);
 	const floor = frozen ? floors.hands : floorOf(floors);

@@ -1,8 +1,8 @@
-import type { Spot, Take } from '../candidate';
+import type { FocusSpot, Take } from '../candidate';
 import type { FreePlane, Plan, TargetResult, ThingResult, Unseen } from '../../format/plan';
 import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
-import { engraved, factorOfStops, stopsBetween } from '../../optics/fNumber';
+import { nominalFNumber, factorOfStops, stopsBetween } from '../../optics/fNumber';
 import { edgeStretch, STRETCHED_FROM } from '../../optics/perspective';
 import { facesSeen } from '../facesSeen';
 import type { Scene } from '../scene';
@@ -18,7 +18,7 @@ type Found = Pick<Plan, 'feasible' | 'worstRatio' | 'targets' | 'things' | 'unse
 /** Reasons of a plan that has something to focus on. */
 export function sharpnessReasons(take: Take, found: Found): Reason[] {
 	const { safetyStops } = take.scene.shot.choices;
-	const fNumber = engraved(take.fNumber);
+	const fNumber = nominalFNumber(take.fNumber);
 	const lacksMargin = (found.worstRatio ?? 0) * factorOfStops(safetyStops) > 1;
 	return [
 		bindingReason(fNumber, found),
@@ -34,7 +34,7 @@ export function sharpnessReasons(take: Take, found: Found): Reason[] {
 /** Reasons of a plan that has nothing to focus on. */
 export function noFocusReasons(
 	{ lens: { closestFocusM } }: Shot,
-	tooClose: readonly Spot[],
+	tooClose: readonly FocusSpot[],
 	unseen: readonly Unseen[],
 	things: readonly ThingResult[]
 ): Reason[] {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { HARD_TEXTS } from '$tests/support/jobs';
 import { onPaper, squeezed } from '$tests/support/paper';
-import { cardsPdf, PAPERS, type Paper } from './cardsPdf';
+import { cardsPdf, CARD_PAPERS, type CardPaper } from './cardsPdf';
 import type { PrintedCard } from '../printed';
 
 const card = (title: string, more: Partial<PrintedCard> = {}): PrintedCard => ({
@@ -37,7 +37,7 @@ const card = (title: string, more: Partial<PrintedCard> = {}): PrintedCard => ({
 	...more
 });
 
-const make = (cards: readonly PrintedCard[], paper: Paper = 'A4') =>
+const make = (cards: readonly PrintedCard[], paper: CardPaper = 'A4') =>
 	onPaper((fonts, drawText) => cardsPdf('A day', cards, paper, fonts, drawText));
 
 describe('cards on paper', () => {
@@ -49,7 +49,9 @@ describe('cards on paper', () => {
 			);
 			expect(pdf.numPages).toBe(3);
 			const { width, height } = (await pdf.getPage(1)).getViewport({ scale: 1 });
-			expect([width, height]).toEqual(PAPERS[paper].map((points) => expect.closeTo(points, 1)));
+			expect([width, height]).toEqual(
+				CARD_PAPERS[paper].map((points) => expect.closeTo(points, 1))
+			);
 		}
 	});
 

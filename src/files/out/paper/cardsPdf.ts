@@ -16,11 +16,11 @@ import { newPdf, Typesetter, type DrawText, type FontFile, type Line } from './t
 /** Cards on paper, four to a sheet, as PDF. */
 
 /** Sheets, points. */
-export const PAPERS = {
+export const CARD_PAPERS = {
 	A4: [595.28, 841.89],
 	Letter: [612, 792]
 } as const;
-export type Paper = keyof typeof PAPERS;
+export type CardPaper = keyof typeof CARD_PAPERS;
 
 const MARGIN = 30;
 const PADDING = 9;
@@ -51,13 +51,13 @@ type Block =
 export async function cardsPdf(
 	title: string,
 	cards: readonly PrintedCard[],
-	paper: Paper,
+	paper: CardPaper,
 	fonts: readonly FontFile[],
 	drawText: DrawText
 ): Promise<Uint8Array> {
 	const doc = await newPdf(title);
 	const type = new Typesetter(doc, fonts, drawText);
-	const [width, height] = PAPERS[paper];
+	const [width, height] = CARD_PAPERS[paper];
 	const cell = { width: (width - 2 * MARGIN) / 2, height: (height - 2 * MARGIN) / 2 };
 	let page: PDFPage | null = null;
 	for (const [i, card] of cards.entries()) {

@@ -1,5 +1,11 @@
 import { rgb } from 'pdf-lib';
-import { CHECK_LENGTH_MM, chartOf, PAPERS, type ChartKind, type Paper } from '$core/bench/chart';
+import {
+	CHECK_LENGTH_MM,
+	chartOf,
+	CHART_PAPERS,
+	type ChartKind,
+	type ChartPaper
+} from '$core/bench/chart';
 import { newPdf, Typesetter, type DrawText, type FontFile } from './typesetting';
 
 /** A chart on one sheet, true to size, as PDF. */
@@ -22,12 +28,12 @@ const HOW =
 /** @param fonts in the order of preference */
 export async function chartPdf(
 	kind: ChartKind,
-	paper: Paper,
+	paper: ChartPaper,
 	fonts: readonly FontFile[],
 	drawText: DrawText
 ): Promise<Uint8Array> {
 	const chart = chartOf(kind, paper);
-	const { widthMm, heightMm } = PAPERS[paper];
+	const { widthMm, heightMm } = CHART_PAPERS[paper];
 	const doc = await newPdf(TITLES[kind]);
 	const type = new Typesetter(doc, fonts, drawText);
 	const page = doc.addPage([widthMm * PT_PER_MM, heightMm * PT_PER_MM]);

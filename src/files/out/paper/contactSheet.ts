@@ -1,5 +1,5 @@
 import { rgb } from 'pdf-lib';
-import { PAPERS, type Paper } from './cardsPdf';
+import { CARD_PAPERS, type CardPaper } from './cardsPdf';
 import { newPdf, Typesetter, type DrawText, type FontFile } from './typesetting';
 
 /** A contact sheet: titled, each frame captioned, the favourite large. Its layout serves paper and picture. */
@@ -91,14 +91,14 @@ const SIZE = 7.5;
 /** The sheet as PDF. @param fonts in the order of preference */
 export async function contactSheetPdf(
 	sheet: Sheet,
-	paper: Paper,
+	paper: CardPaper,
 	fonts: readonly FontFile[],
 	drawText: DrawText
 ): Promise<Uint8Array> {
 	const doc = await newPdf(sheet.title);
 	const type = new Typesetter(doc, fonts, drawText);
-	const [width, height] = PAPERS[paper];
-	for (const { placed } of sheetPages(sheet, PAPERS[paper])) {
+	const [width, height] = CARD_PAPERS[paper];
+	for (const { placed } of sheetPages(sheet, CARD_PAPERS[paper])) {
 		const page = doc.addPage([width, height]);
 		const [title] = await type.lines(sheet.title, (width - 2 * MARGIN) / 16, true);
 		if (title) {

@@ -1,5 +1,5 @@
 import { rgb } from 'pdf-lib';
-import { PAPERS, type Paper } from './cardsPdf';
+import { CARD_PAPERS, type CardPaper } from './cardsPdf';
 import type { LensTable } from '../lensTable';
 import { newPdf, Typesetter, type DrawText, type FontFile } from './typesetting';
 
@@ -16,13 +16,13 @@ const SIZE = 8.5;
 /** @param fonts in the order of preference */
 export async function lensTablePdf(
 	{ title, notes, head, rows }: LensTable,
-	paper: Paper,
+	paper: CardPaper,
 	fonts: readonly FontFile[],
 	drawText: DrawText
 ): Promise<Uint8Array> {
 	const doc = await newPdf(title);
 	const type = new Typesetter(doc, fonts, drawText);
-	const [width, height] = PAPERS[paper];
+	const [width, height] = CARD_PAPERS[paper];
 	const page = doc.addPage([width, height]);
 	const inner = width - 2 * MARGIN;
 	const column = (inner - FIRST_COLUMN) / Math.max(1, head.length);

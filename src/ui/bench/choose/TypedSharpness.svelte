@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Sharpness } from '$core/format/sharpness';
-	import { engraved, ladderOf } from '$core/optics/fNumber';
+	import type { MeasuredSharpness } from '$core/format/sharpness';
+	import { nominalFNumber, ladderOf } from '$core/optics/fNumber';
 	import type { KitLens } from '$data/store/database';
 	import { fStop } from '$words/numbers';
 	import OptionalNumber from './OptionalNumber.svelte';
@@ -10,7 +10,7 @@
 		entry: KitLens;
 		/** The body that new numbers are of; those that are there stay with theirs. */
 		bodyName: string;
-		onchange: (sharpness: Sharpness | undefined) => void;
+		onchange: (sharpness: MeasuredSharpness | undefined) => void;
 	}
 
 	let { entry, bodyName, onchange }: Props = $props();
@@ -22,7 +22,7 @@
 		ladderOf(entry.lens, focalMm)
 			.filter((_, i) => i % 3 === 0)
 			.slice(0, STOPS)
-			.map(engraved)
+			.map(nominalFNumber)
 	);
 	const known = (fNumber: number) =>
 		entry.sharpness?.stops.find((stop) => stop.fNumber === fNumber) ?? null;

@@ -1,7 +1,7 @@
 import { SvelteMap } from 'svelte/reactivity';
 import type { LensOnShot } from '$core/advice/lensOnShot';
 import { NO_NOTES, type LensNotes } from '$core/format/lensNotes';
-import type { Sharpness } from '$core/format/sharpness';
+import type { MeasuredSharpness } from '$core/format/sharpness';
 import type { Body, Shot } from '$core/format/shot';
 import { median } from '$core/numeric/median';
 import { widestFNumber } from '$core/optics/fNumber';
@@ -76,7 +76,7 @@ export class DayByLens {
 		this.made.clear();
 		if (shots.length === 0 || entries.length === 0) return;
 		const lenses = entries.map(
-			({ lens, sharpness }): { lens: typeof lens; sharpness: Sharpness | undefined } => ({
+			({ lens, sharpness }): { lens: typeof lens; sharpness: MeasuredSharpness | undefined } => ({
 				lens,
 				sharpness
 			})

@@ -5,7 +5,7 @@
 	import { exerciseCaption } from '$words/exercises';
 	import { sheetAsPdf } from '../../../workers/cards';
 	import { fileName, saveBlob, savedWords } from '../../files/out/saving';
-	import type { HomeFile } from '../../review/home/homeFile';
+	import type { IntakeFile } from '../../review/home/homeFile';
 	import { FAVOURITE_PX, SHEET_PX, sheetFrame } from '../../review/out/out';
 	import { sheetPicture } from '../../review/out/sheetPicture';
 	import { settings } from '../../shared/settings.svelte';
@@ -14,7 +14,7 @@
 	interface Props {
 		title: string;
 		reading: ExerciseReading;
-		files: readonly HomeFile[];
+		files: readonly IntakeFile[];
 	}
 
 	let { title, reading, files }: Props = $props();
@@ -28,7 +28,7 @@
 	async function sheet(): Promise<Sheet> {
 		const [favourite, ...others] = await Promise.all(
 			shown.map((index, i) => {
-				const file = files[index] as HomeFile;
+				const file = files[index] as IntakeFile;
 				const caption = exerciseCaption(reading, index, settings.units);
 				return sheetFrame(file, i === 0 ? FAVOURITE_PX : SHEET_PX, caption);
 			})

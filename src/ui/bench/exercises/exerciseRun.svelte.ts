@@ -2,11 +2,11 @@ import { type ExerciseName } from '$core/format/exerciseLog';
 import { OBJECTS } from '$core/exercises/exercise';
 import { exerciseRolls, type ExerciseGear } from '../../../practice/exerciseRolls';
 import { thingsInPicture } from '../../../practice/exerciseScenes';
-import type { Pointing } from '../../../photograph/follow';
+import type { PointedAt } from '../../../photograph/follow';
 import type { Session } from '../../keeping/session.svelte';
-import type { Homecoming } from '../../review/home/homecoming.svelte';
-import type { HomeFile } from '../../review/home/homeFile';
-import { homeUnder } from '../../review/home/homes.svelte';
+import type { FrameIntake } from '../../review/home/homecoming.svelte';
+import type { IntakeFile } from '../../review/home/homeFile';
+import { intakeFor } from '../../review/home/homes.svelte';
 import { LongWork } from '../../asking/longWork.svelte';
 import type { PassedOver } from '../bench.svelte';
 import { shootRolls } from '../shootRolls';
@@ -28,17 +28,17 @@ const MOST_REACH_PX = 126;
 /** One exercise: its frames, shot or chosen, and what was pointed at in them. What was measured is kept. */
 export class ExerciseRun {
 	readonly exercise: ExerciseName;
-	readonly home: Homecoming;
+	readonly home: FrameIntake;
 	/** Shooting. */
 	readonly work = new LongWork();
 
 	constructor(exercise: ExerciseName, session: Session) {
 		this.exercise = exercise;
-		this.home = homeUnder(session, `exercise ${exercise}`);
+		this.home = intakeFor(session, `exercise ${exercise}`);
 	}
 
 	/** Those that are measured, as they were taken. */
-	readonly files = $derived.by((): readonly HomeFile[] =>
+	readonly files = $derived.by((): readonly IntakeFile[] =>
 		this.home.files
 			.filter(({ measured }) => measured)
 			.toSorted((a, b) => (a.measured?.localMs ?? 0) - (b.measured?.localMs ?? 0))
@@ -97,7 +97,7 @@ export class ExerciseRun {
 	}
 
 	/** Points at the next object in one of the frames: px from its top left. */
-	async point(file: HomeFile, x: number, y: number): Promise<void> {
+	async point(file: IntakeFile, x: number, y: number): Promise<void> {
 		const id = this.nextObject;
 		if (!id || !file.measured) return;
 		const wantedPx = REACH_SHARE * file.measured.widthPx;
@@ -105,7 +105,7 @@ export class ExerciseRun {
 		await this.#begin(file, { id, x, y, reachPx });
 	}
 
-	#begin(file: HomeFile, pointing: Pointing): Promise<void> {
+	#begin(file: IntakeFile, pointing: PointedAt): Promise<void> {
 		return this.home.following.begin(file, pointing, () => this.home.files);
 	}
 

@@ -3,7 +3,7 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { untrack } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
-	import type { Decision, Item, JobComparison } from '$data/comparison';
+	import type { ImportDecision, Item, JobComparison } from '$data/comparison';
 	import type { Kit } from '../../kit/kit.svelte';
 	import Pick from '../../fields/Pick.svelte';
 	import type { Session } from '../../keeping/session.svelte';
@@ -26,21 +26,21 @@
 	let { session, kit, file: given, onclose, ontaken }: Props = $props();
 	const file = untrack(() => given);
 
-	const WAY_WORDS: Readonly<Record<Decision, string>> = {
+	const WAY_WORDS: Readonly<Record<ImportDecision, string>> = {
 		take: 'take',
 		both: 'keep both',
 		replace: 'replace mine',
 		skip: 'skip'
 	};
 	/** What was chosen, by the number of the job and the key of the item. */
-	let chosen = $state<Record<string, Decision>>({});
+	let chosen = $state<Record<string, ImportDecision>>({});
 	let isTaking = $state(false);
 	/** Of a list so many are shown at first: a thousand make the page wait. */
 	const FIRST = 40;
 	/** The numbers of the lists that are shown whole. */
 	const unfolded = new SvelteSet<number>();
 	const keyOf = (job: number, { key }: Item) => `${job} ${key}`;
-	const wayOf = (job: number, item: Item): Decision =>
+	const wayOf = (job: number, item: Item): ImportDecision =>
 		chosen[keyOf(job, item)] ?? item.ways[0] ?? 'skip';
 	/** The number that stands for the kit. */
 	const KIT = -1;
@@ -52,7 +52,7 @@
 	const different = all.filter(({ item }) => item.differs !== '');
 	const bringsNothing = all.length === 0 && file.jobs.every(({ mine }) => mine !== null);
 
-	function chooseForAll(way: Decision) {
+	function chooseForAll(way: ImportDecision) {
 		for (const { job, item } of different) {
 			if (item.ways.includes(way)) chosen[keyOf(job, item)] = way;
 		}

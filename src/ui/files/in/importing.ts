@@ -1,5 +1,5 @@
 import type { DayShot } from '$core/format/job';
-import type { Decision, Item, JobComparison } from '$data/comparison';
+import type { ImportDecision, Item, JobComparison } from '$data/comparison';
 import type { Job, ShotRecord, Slot } from '$data/store/database';
 import type { ExerciseShelf } from '$data/store/exerciseShelf';
 import { NO_JOB, type FrameShelf } from '$data/store/frameShelf';
@@ -9,7 +9,7 @@ import type { Session } from '../../keeping/session.svelte';
 
 /** Takes over what was chosen of a file. */
 
-type Chosen = (item: Item) => Decision;
+type Chosen = (item: Item) => ImportDecision;
 
 /** Takes a job's chosen parts. Returns the id of the job they are in now; null when nothing was taken. */
 export async function takeJob(

@@ -13,7 +13,7 @@ import { chanceOf } from '$core/odds/chanceOf';
 import { lookAt } from '$core/study/scene';
 import { drawableOf } from '../../plan/pictures';
 import { jobFileOf, kitOfFile } from '$data/jobFile';
-import type { Paper } from '$files/out/paper/cardsPdf';
+import type { CardPaper } from '$files/out/paper/cardsPdf';
 import { pocketFile } from '$files/out/pocket';
 import type { PrintedCard } from '$files/out/printed';
 import { cardsAsPdf } from '../../../workers/cards';
@@ -37,7 +37,7 @@ export interface Report {
 /** Files of the open job and of everything, without what is to be left out. */
 export class JobFiles {
 	withheld = $state.raw<Withheld>(NOTHING_WITHHELD);
-	paper = $state<Paper>('A4');
+	paper = $state<CardPaper>('A4');
 	report = $state.raw<Report>({ text: '', share: null });
 	readonly #session: Session;
 	readonly #kit: Kit;

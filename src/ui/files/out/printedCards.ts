@@ -11,7 +11,7 @@ import type { Outlook, PrintedCard } from '$files/out/printed';
 import { cardOf } from '$words/card';
 import { takenWords } from '$words/light';
 import { frameShapes } from '../../card/frameShapes';
-import { alone, drawn, wholeWish } from '../../plan/frame/savedPicture';
+import { alone, drawPicture, wholeWish } from '../../plan/frame/savedPicture';
 import { preview } from '../../picture/preview.svelte';
 import { clock } from '$words/day';
 import { distance, fromUnits, fStop, smallLength, toUnits, type Units } from '$words/numbers';
@@ -58,7 +58,7 @@ export async function pictured(
 ): Promise<PrintedCard> {
 	if (!card.frame || !(await preview.starts())) return card;
 	const wish = wholeWish(solve(shot, chanceOf(spreads)), PICTURE_PX);
-	const bitmap = await drawn(wish, () => undefined, AbortSignal.timeout(MOST_MS));
+	const bitmap = await drawPicture(wish, () => undefined, AbortSignal.timeout(MOST_MS));
 	const picture = alone(bitmap).toDataURL('image/jpeg', 0.85).split(',')[1];
 	bitmap.close();
 	return picture ? { ...card, frame: { ...card.frame, shapes: [], picture } } : card;

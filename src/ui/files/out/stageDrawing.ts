@@ -12,7 +12,7 @@ import {
 import { fit, rulerStep, toPx } from '../../plan/stage/stageView';
 import { zoneOf } from '../../plan/stage/zone';
 import type { Flat } from '$core/anatomy/outline';
-import type { Shape } from '$files/out/printed';
+import type { PrintedShape } from '$files/out/printed';
 import { svgFile } from '$files/out/svg';
 import { fromUnits, type Units } from '$words/numbers';
 
@@ -27,7 +27,7 @@ const FOCUS = '#b23f2b';
 const STATES = { sharp: '#0b6464', marginal: '#855800', soft: '#8c1d5a' } as const;
 
 const round = ({ x, y }: Flat) => `${x.toFixed(1)} ${y.toFixed(1)}`;
-const line = (points: readonly Flat[], stroke: string, strokeWidth: number): Shape => ({
+const line = (points: readonly Flat[], stroke: string, strokeWidth: number): PrintedShape => ({
 	kind: 'path',
 	d: points.map((at, i) => `${i === 0 ? 'M' : 'L'}${round(at)}`).join(' '),
 	fill: 'none',
@@ -40,7 +40,7 @@ export function stageSvg(drawable: Drawable, units: Units, title: string): strin
 	return svgFile(STAGE_PX.width, STAGE_PX.height, stageShapes(drawable, units), title);
 }
 
-function stageShapes({ scene, take }: Drawable, units: Units): Shape[] {
+function stageShapes({ scene, take }: Drawable, units: Units): PrintedShape[] {
 	const { shot } = scene;
 	const view = fit(
 		{
@@ -54,12 +54,12 @@ function stageShapes({ scene, take }: Drawable, units: Units): Shape[] {
 	const pose = cameraPose(shot.camera, shot.body.sensor);
 	const camera = toPx(view, shot.camera.position);
 	const [left, right] = frameWedge(view, pose);
-	const wedge: Shape = {
+	const wedge: PrintedShape = {
 		kind: 'path',
 		d: `M${round(camera)} L${round(left)} L${round(right)} Z`,
 		fill: '#e7efeb'
 	};
-	const label = (text: string, { x, y }: Flat, fill = INK, size = 15): Shape => ({
+	const label = (text: string, { x, y }: Flat, fill = INK, size = 15): PrintedShape => ({
 		kind: 'text',
 		x,
 		y,
@@ -72,7 +72,7 @@ function stageShapes({ scene, take }: Drawable, units: Units): Shape[] {
 		x > STAGE_PX.width - EDGE_PX
 			? { ...label(text, { x: x - offPx, y }, fill, size), isBefore: true }
 			: label(text, { x: x + offPx, y }, fill, size);
-	const heads = headMarks(view, scene, take).flatMap((head): Shape[] => {
+	const heads = headMarks(view, scene, take).flatMap((head): PrintedShape[] => {
 		const { outline, nose, state, isFocus, name } = head;
 		return [
 			{ kind: 'path', d: `M${nose.map(round).join(' L')} Z`, fill: INK },
@@ -85,7 +85,7 @@ function stageShapes({ scene, take }: Drawable, units: Units): Shape[] {
 			beside(name, outline.x, outline.rx + 5, outline.y - outline.ry)
 		];
 	});
-	const things = shot.things.flatMap((thing): Shape[] => {
+	const things = shot.things.flatMap((thing): PrintedShape[] => {
 		const [a, b] = thingStroke(view, pose, thing);
 		return [line([a, b], SOFT, 3), beside(thing.label, a.x, 6, a.y, SOFT, 13)];
 	});
@@ -116,7 +116,7 @@ function stageShapes({ scene, take }: Drawable, units: Units): Shape[] {
 }
 
 /** A length to read the others by, in the lower left corner. */
-function ruler(pxPerM: number, units: Units): Shape[] {
+function ruler(pxPerM: number, units: Units): PrintedShape[] {
 	const pxPerUnit = pxPerM * fromUnits(1, units);
 	const step = rulerStep(pxPerUnit);
 	const end = 24 + step * pxPerUnit;

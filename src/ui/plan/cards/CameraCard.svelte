@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { placeOf } from '../../shared/byName';
+	import { indexByName } from '../../shared/byName';
 	import Amount from '../../fields/Amount.svelte';
 	import type { Body, Lens } from '$core/format/shot';
 	import Choice from '../../fields/Choice.svelte';
@@ -22,7 +22,7 @@
 
 	/** The kit's own of the same name, where it has changed since it was chosen. */
 	function newer<T extends Body | Lens>(all: readonly T[], own: T): T | null {
-		const known = all[Number(placeOf(all, own) || -1)];
+		const known = all[Number(indexByName(all, own) || -1)];
 		return known && JSON.stringify(known) !== JSON.stringify(own) ? known : null;
 	}
 	const newerBody = $derived(newer<Body>(kitBodies, shot.body));

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Body, Lens } from '$core/format/shot';
 	import Amount from '../../fields/Amount.svelte';
-	import { byName, placeOf } from '../../shared/byName';
+	import { byName, indexByName } from '../../shared/byName';
 	import Pick from '../../fields/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { changeCamera, withFocal } from '../edits';
@@ -36,13 +36,13 @@
 <Pick
 	label="lens"
 	options={byName(lenses)}
-	value={placeOf(lenses, shot.lens)}
+	value={indexByName(lenses, shot.lens)}
 	onchoose={chooseLens}
 />
 <Pick
 	label="body"
 	options={byName(bodies)}
-	value={placeOf(bodies, shot.body)}
+	value={indexByName(bodies, shot.body)}
 	onchoose={chooseBody}
 />
 {#if shot.lens.focalMm[0] < shot.lens.focalMm[1]}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { NUDGES, smallLength } from '$words/numbers';
 	import { settings } from '../../shared/settings.svelte';
-	import { turnObject, moveObject, placeOf, removeObject, rowPeople } from '../edits';
+	import { turnObject, moveObject, positionOf, removeObject, rowPeople } from '../edits';
 	import type { ObjectRef, PlanView } from '../plan.svelte';
 	import { moveInWorld, type StageView } from '../stage/stageView';
 	import CameraCard from './CameraCard.svelte';
@@ -28,7 +28,7 @@
 		shot.things.find(({ id }) => selected.kind === 'thing' && id === selected.id)
 	);
 	const row = $derived(selected.kind === 'row' ? rowPeople(shot, rows, selected.id) : []);
-	const exists = $derived(placeOf(shot, rows, selected) !== null);
+	const exists = $derived(positionOf(shot, rows, selected) !== null);
 
 	const stepM = $derived(NUDGES[settings.units].m);
 	const STEP_DEG = 5;

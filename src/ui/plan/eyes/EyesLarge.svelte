@@ -8,7 +8,7 @@
 	import { devicePx } from '../../picture/size';
 	import { wishOf, type Drawable } from '../pictures';
 	import type { PlanView } from '../plan.svelte';
-	import { faceParts, type FacePart } from './eyeTiles';
+	import { faceParts, type FaceCloseUp } from './eyeTiles';
 
 	/** One face at large: near eye, far eye, nose and ear side by side at one scale. */
 	interface Props {
@@ -37,7 +37,7 @@
 		)
 	);
 
-	function words({ ratio, blurPx }: FacePart): string {
+	function words({ ratio, blurPx }: FaceCloseUp): string {
 		const px = blurPx < 10 ? blurPx.toFixed(1) : Math.round(blurPx);
 		return `${allowedWords(ratio)}, over ${px} px`;
 	}

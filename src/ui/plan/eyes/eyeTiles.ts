@@ -125,7 +125,7 @@ function pairOf(
 }
 
 /** A part of a face in the large view. */
-export interface FacePart {
+export interface FaceCloseUp {
 	readonly key: 'near' | 'far' | 'nose' | 'ear';
 	readonly title: string;
 	/** What to focus on; null for what nobody focuses on. */
@@ -140,7 +140,7 @@ export interface FacePart {
 const PART_M = 0.062;
 
 /** Near eye, far eye, nose and the ear on the camera's side, all at one scale. */
-export function faceParts(drawable: Drawable, personId: string, sidePx: number): FacePart[] {
+export function faceParts(drawable: Drawable, personId: string, sidePx: number): FaceCloseUp[] {
 	const { scene } = drawable;
 	const sighting = scene.sightings.find(({ person }) => person.id === personId);
 	if (!sighting) return [];

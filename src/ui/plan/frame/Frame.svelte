@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { factsOf, OFFERED } from '$core/tables/landmarks';
+	import { landmarkFacts, OFFERED } from '$core/tables/landmarks';
 	import { nameOfId } from '$words/names';
 	import { unseenWords } from '$words/reasons';
 	import { boxOf, reachOf } from '$core/technique/focusPoints';
@@ -114,7 +114,7 @@
 							type="button"
 							aria-pressed={focus?.landmark === landmark}
 							onclick={() => plan.focusOn({ personId: focusPerson.id, landmark })}
-							>{factsOf(landmark).words}</button
+							>{landmarkFacts(landmark).words}</button
 						>
 					{/each}
 				</div>

@@ -11,9 +11,9 @@
 		alone,
 		ALONE_PX,
 		captionOf,
-		drawn,
+		drawPicture,
 		pngOf,
-		sheetOf,
+		choiceSheet,
 		sheetWish,
 		textsOf,
 		wholeWish
@@ -62,7 +62,7 @@
 				const onprogress = (share: number) =>
 					(progress = { picture: i + 1, of: solutions.length, share });
 				onprogress(0);
-				bitmaps.push(await drawn(wish, onprogress, control.signal));
+				bitmaps.push(await drawPicture(wish, onprogress, control.signal));
 			}
 			const [first] = bitmaps;
 			if (!first) return;
@@ -70,7 +70,7 @@
 			const canvas =
 				others.length === 0
 					? alone(first)
-					: sheetOf(bitmaps, captions, getComputedStyle(document.body).fontFamily);
+					: choiceSheet(bitmaps, captions, getComputedStyle(document.body).fontFamily);
 			for (const bitmap of bitmaps) bitmap.close();
 			const name = hasNames ? fileName(solution.study.shot.title) : 'picture';
 			saveBlob(`${name}.png`, await pngOf(canvas, textsOf(solutions, units, hasNames)));

@@ -1,7 +1,7 @@
 import { whereStands } from '$core/arrange/rows';
 import type { Focus } from '$core/format/plan';
 import type { Scene } from '$core/study/scene';
-import { factsOf } from '$core/tables/landmarks';
+import { landmarkFacts } from '$core/tables/landmarks';
 import { nameOf, spotRef } from '$words/names';
 import { whereWords } from '$words/rows';
 import type { Solution } from '$core/study/plan';
@@ -33,7 +33,7 @@ export function captionOf({ plan, study }: Solution, units: Units, hasNames: boo
 
 /** "the left eye, middle row, third from left" */
 function namelessly({ landmark, personId }: Focus, { rows }: Scene): string {
-	const part = `the ${factsOf(landmark ?? 'left-eye').words}`;
+	const part = `the ${landmarkFacts(landmark ?? 'left-eye').words}`;
 	const where = personId ? whereWords(whereStands(rows, personId)) : '';
 	return [part, where].filter(Boolean).join(', ');
 }
@@ -75,7 +75,7 @@ export function wholeWish(solution: Solution, longPx: number): Wish {
  * @param onprogress is told how much of the way it has come, 0 to 1
  * @throws the signal's reason when it is given up
  */
-export function drawn(
+export function drawPicture(
 	wish: Wish,
 	onprogress: (share: number) => void,
 	signal: AbortSignal
@@ -107,7 +107,7 @@ const GAP_PX = 24;
 const CAPTION_PX = 40;
 
 /** Up to four pictures side by side, each with its caption underneath. */
-export function sheetOf(
+export function choiceSheet(
 	bitmaps: readonly ImageBitmap[],
 	captions: readonly string[],
 	fontFamily: string

@@ -1,8 +1,8 @@
 import type { Take } from '$core/study/candidate';
 import type { Shot } from '$core/format/shot';
-import { factsOf, OFFERED } from '$core/tables/landmarks';
+import { landmarkFacts, OFFERED } from '$core/tables/landmarks';
 import { ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
-import { engraved } from '$core/optics/fNumber';
+import { nominalFNumber } from '$core/optics/fNumber';
 import { likelyBadFrame } from '$core/odds/odds';
 import { stoodAt } from '$core/odds/release';
 import { vergenceOfImage } from '$core/optics/focus';
@@ -54,14 +54,14 @@ export function secondChoices(
 			choices: rungs
 				.filter(({ fNumber }) => fNumber !== plan.fNumberExact)
 				.map(({ fNumber }) =>
-					choice(`f ${fNumber}`, fStop(engraved(fNumber)), { fNumberExact: fNumber })
+					choice(`f ${fNumber}`, fStop(nominalFNumber(fNumber)), { fNumberExact: fNumber })
 				)
 		},
 		{
 			label: 'the same face',
 			choices: OFFERED.filter((landmark) => focusId && landmark !== plan.focus?.landmark).map(
 				(landmark) =>
-					choice(`part ${landmark}`, `focused on the ${factsOf(landmark).words}`, {
+					choice(`part ${landmark}`, `focused on the ${landmarkFacts(landmark).words}`, {
 						focus: { personId: focusId as string, landmark }
 					})
 			)

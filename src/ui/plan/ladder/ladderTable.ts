@@ -1,7 +1,7 @@
 import type { State } from '$core/format/plan';
-import { shareOfBest, SOFT_SHARE, type Sharpness } from '$core/format/sharpness';
-import { engraved } from '$core/optics/fNumber';
-import { engravedIso } from '$core/light/dials';
+import { shareOfBest, SOFT_SHARE, type MeasuredSharpness } from '$core/format/sharpness';
+import { nominalFNumber } from '$core/optics/fNumber';
+import { nominalIso } from '$core/light/dials';
 import { shutterWords } from '$words/light';
 import type { Exposure } from '$core/light/exposure';
 import type { LightFlag } from '$core/format/plan';
@@ -59,13 +59,13 @@ export function ladderTable(
 	solution: Solution,
 	opened: ObjectRef | null,
 	odds?: OddsTable | null,
-	sharpness: Sharpness | null = null
+	sharpness: MeasuredSharpness | null = null
 ): LadderTable {
 	const { rungs, scene, shot, pick } = solution.study;
 	const ratios = rungs.map(faceRatios);
 	const things = rungs.map(thingResults);
 	const columns = rungs.map((take) => ({
-		fNumber: engraved(take.fNumber),
+		fNumber: nominalFNumber(take.fNumber),
 		fNumberExact: take.fNumber,
 		isPick: take.fNumber === pick?.fNumber,
 		isDiffracted: isDiffracted(take)
@@ -138,7 +138,7 @@ export function ladderTable(
 }
 
 /** What the lens gives of its best, in the centre, where that was measured. */
-function sharpnessLine({ study: { rungs } }: Solution, sharpness: Sharpness): Line {
+function sharpnessLine({ study: { rungs } }: Solution, sharpness: MeasuredSharpness): Line {
 	return {
 		key: 'sharpness',
 		label: 'lens, % of its best',
@@ -193,7 +193,7 @@ function lightLines({ study: { rungs, shot } }: Solution): Line[] {
 		})
 	});
 	const iso = line('iso', 'ISO', ['iso-high', 'iso-above-comfort'], (one) =>
-		String(engravedIso(one.iso))
+		String(nominalIso(one.iso))
 	);
 	if (shot.light.mode === 'flash') {
 		const power = line(

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import type { Part } from '$core/anatomy/figure';
+	import type { FigurePart } from '$core/anatomy/figure';
 	import { imageDistanceMm } from '$core/geometry/thinLens';
 	import { impressionOf, nosePerspective, USUAL_M } from '$core/optics/perspective';
-	import { backgroundWidthM, edgesOf, faceShare } from '$core/arrange/edges';
+	import { backgroundWidthM, frameEdgesOf, faceShare } from '$core/arrange/edges';
 	import {
 		aimed,
 		frameByFocal,
@@ -12,7 +12,12 @@
 	} from '$core/arrange/framing';
 	import { heldDownTo, PART_OF_MARK } from '$core/arrange/held';
 	import { cameraPose, seenFrom } from '$core/geometry/camera';
-	import { equivalentWords, framingProblemText, heldWords, PART_OPTIONS } from '$words/framing';
+	import {
+		equivalentWords,
+		framingProblemText,
+		framedPartWords,
+		PART_OPTIONS
+	} from '$words/framing';
 	import { isZoom } from '$core/optics/zoom';
 	import Choice from '../../fields/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
@@ -31,7 +36,7 @@
 	const shot = $derived(plan.shot);
 	const units = $derived(settings.units);
 	/** What is chosen to be framed; until then what the frame holds. */
-	let chosen = $state<Part | null>(null);
+	let chosen = $state<FigurePart | null>(null);
 	let who = $state(EVERYONE);
 	let marginPercent = $state(100 * settings.framing.margin);
 	let refusal = $state('');
@@ -70,7 +75,7 @@
 	}
 
 	const equivalent = $derived(equivalentWords(shot));
-	const edges = $derived(edgesOf(shot));
+	const edges = $derived(frameEdgesOf(shot));
 	const focus = $derived(plan.shown?.plan.focus ?? null);
 	const farthestM = $derived(
 		Math.max(
@@ -159,7 +164,7 @@
 		{#if nearest}
 			<dt>nearest face</dt>
 			<dd>
-				<bdi>{nearest.person.name}</bdi>, {held ? `${heldWords(held)}, ` : ''}{distance(
+				<bdi>{nearest.person.name}</bdi>, {held ? `${framedPartWords(held)}, ` : ''}{distance(
 					nearest.seen.distanceM,
 					units
 				)} away; the face fills

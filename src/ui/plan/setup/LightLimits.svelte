@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { comfortIsoOf } from '$core/light/exposure';
-	import { engravedShutter } from '$core/light/dials';
+	import { nominalShutter } from '$core/light/dials';
 	import type { Shot } from '$core/format/shot';
 	import Amount from '../../fields/Amount.svelte';
 	import Choice from '../../fields/Choice.svelte';
@@ -26,7 +26,7 @@
 		const shownS = plan.shown?.plan.exposure?.shutterS ?? 1 / 125;
 		choose(
 			value === 'fixed'
-				? { ...choices, shutterS: Math.max(engravedShutter(shownS), shot.body.fastestShutterS) }
+				? { ...choices, shutterS: Math.max(nominalShutter(shownS), shot.body.fastestShutterS) }
 				: { ...choices, shutterRule: ruleOf(value) }
 		);
 	}

@@ -2,7 +2,7 @@
 	import type { BestFor, LensWay } from '$core/advice/lensWays';
 	import { isZoom } from '$core/optics/zoom';
 	import { impressionOf } from '$core/optics/perspective';
-	import { engraved } from '$core/optics/fNumber';
+	import { nominalFNumber } from '$core/optics/fNumber';
 	import { advicePort } from '../../../workers/ports';
 	import { Asking } from '../../asking/asking.svelte';
 	import AskedInVain from '../../asking/AskedInVain.svelte';
@@ -123,7 +123,7 @@
 								{distance(way.distanceM, units)}<br />
 								<small>{way.isOutOfRoom ? 'no room for that' : moveWords(way)}</small>
 							</td>
-							<td>{way.fNumber === null ? '—' : fStop(engraved(way.fNumber))}</td>
+							<td>{way.fNumber === null ? '—' : fStop(nominalFNumber(way.fNumber))}</td>
 							<td>
 								{#if way.fNumber === null}
 									<span class="is-soft">○</span> too near to focus

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { CameraPose } from '$core/geometry/camera';
 	import { degrees } from '$core/geometry/angle';
-	import { drawn, toPx, type StageView } from './stageView';
+	import { drawnM, toPx, type StageView } from './stageView';
 
 	/** The camera on the stage, turned as it looks. */
 	interface Props {
@@ -13,7 +13,7 @@
 	let { view, pose, isActive }: Props = $props();
 
 	const at = $derived(toPx(view, pose.position));
-	const axis = $derived(drawn(view, pose.axis));
+	const axis = $derived(drawnM(view, pose.axis));
 	const turnDeg = $derived(degrees(Math.atan2(axis.y, axis.x)));
 </script>
 

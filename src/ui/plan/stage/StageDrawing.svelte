@@ -17,7 +17,7 @@
 	import StandingFloor from './StandingFloor.svelte';
 	import Zone from './Zone.svelte';
 	import { StageHands } from './hands.svelte';
-	import { heldWords } from './heldWords';
+	import { dragWords } from './heldWords';
 	import {
 		fittedPoints,
 		focusLine,
@@ -93,7 +93,7 @@
 	const around = () => ({ view, scene, objects, turnHandle, setView, pointAt });
 	const hands = untrack(() => new StageHands(plan, around));
 	onDestroy(() => (plan.isMoving = false));
-	const readout = $derived(hands.held ? heldWords(hands.held, shot, scene, settings.units) : null);
+	const readout = $derived(hands.held ? dragWords(hands.held, shot, scene, settings.units) : null);
 	const activeLabel = $derived(
 		objects.find(({ ref }) => sameObject(ref, hands.active))?.label ?? ''
 	);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { engraved, stopsBetween } from '$core/optics/fNumber';
+	import { nominalFNumber, stopsBetween } from '$core/optics/fNumber';
 	import { bestStandpoint, shotFrom, type Standpoint } from '$core/advice/standing';
 	import { advicePort } from '../../../workers/ports';
 	import { Asking } from '../../asking/asking.svelte';
@@ -146,7 +146,7 @@
 			<rect {x} {y} {width} {height} fill="rgb(var(--zone) / {strength(point)})" />
 			{#if width > 26 && !isOnRuler(x + width / 2, y + height / 2)}
 				<text x={x + width / 2} y={y + height / 2 + (width > 36 ? -1 : 4)}
-					>{engraved(point.fNumber)}</text
+					>{nominalFNumber(point.fNumber)}</text
 				>
 				{#if width > 36}
 					<text class="lens" x={x + width / 2} y={y + height / 2 + 11}
@@ -185,7 +185,10 @@
 	</p>
 	{#if best}
 		<button class="knob" type="button" onclick={() => standAt(best)}
-			>Go to the arrow: {fStop(engraved(best.fNumber ?? 0))}, {distance(bestAwayM ?? 0, units)} away</button
+			>Go to the arrow: {fStop(nominalFNumber(best.fNumber ?? 0))}, {distance(
+				bestAwayM ?? 0,
+				units
+			)} away</button
 		>
 	{:else}
 		<!-- its place is kept while nothing is known -->

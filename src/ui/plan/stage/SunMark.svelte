@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { radians } from '$core/geometry/angle';
-	import { drawn, type StageView } from './stageView';
+	import { drawnM, type StageView } from './stageView';
 
 	/** From where the sun comes: a mark at the edge of the stage, its rays towards the middle. */
 	interface Props {
@@ -15,7 +15,7 @@
 	const RAY_PX = 46;
 	const way = $derived.by(() => {
 		const around = radians(sun.aroundDeg);
-		return drawn(view, { x: Math.sin(around), y: 0, z: Math.cos(around) });
+		return drawnM(view, { x: Math.sin(around), y: 0, z: Math.cos(around) });
 	});
 	const at = $derived.by(() => {
 		const [halfX, halfY] = [view.widthPx / 2 - EDGE_PX, view.heightPx / 2 - EDGE_PX];

@@ -14,7 +14,7 @@ import { moveInWorld, panBy, toWorld, zoomAt, type StageView } from './stageView
 /** Taking hold of things on the stage, by pointer and by keyboard. One hold is one gesture. */
 
 /** What the hands need to know of the stage at the moment they act. */
-export interface Surroundings {
+export interface HandsContext {
 	readonly view: StageView;
 	readonly scene: Scene;
 	readonly objects: readonly StageObject[];
@@ -49,7 +49,7 @@ const apart = (a: Flat, b: Flat): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 export class StageHands {
 	readonly #plan: PlanView;
-	readonly #around: () => Surroundings;
+	readonly #around: () => HandsContext;
 	#hold = $state.raw<Hold | null>(null);
 	#gesture = '';
 	#hasMoved = $state(false);
@@ -62,7 +62,7 @@ export class StageHands {
 	/** The keyboard has hold of the active object. */
 	isHolding = $state(false);
 
-	constructor(plan: PlanView, around: () => Surroundings) {
+	constructor(plan: PlanView, around: () => HandsContext) {
 		this.#plan = plan;
 		this.#around = around;
 	}

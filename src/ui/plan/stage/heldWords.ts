@@ -2,18 +2,18 @@ import type { Shot } from '$core/format/shot';
 import { seenFrom } from '$core/geometry/camera';
 import type { Scene } from '$core/study/scene';
 import { distance, smallLength, type Units } from '$words/numbers';
-import { placeOf } from '../edits';
+import { positionOf } from '../edits';
 import type { ObjectRef } from '../plan.svelte';
 
 /** What is said beside an object while it is held, in parts: where it is now, and how far from its neighbours. */
-export function heldWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units): string[] {
+export function dragWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units): string[] {
 	if (ref.kind === 'camera') {
 		const { position, panDeg, tiltDeg } = shot.camera;
 		return [
 			`${distance(position.y, units)} up, turned ${panDeg.toFixed(0)}°, tilted ${tiltDeg.toFixed(0)}°`
 		];
 	}
-	const place = placeOf(shot, scene.rows, ref);
+	const place = positionOf(shot, scene.rows, ref);
 	if (!place) {
 		const { focus } = shot.choices;
 		return focus && 'depthM' in focus ? [distance(focus.depthM, units)] : [];

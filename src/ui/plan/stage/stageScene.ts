@@ -15,7 +15,7 @@ import type { Scene } from '$core/study/scene';
 import { faceRatios } from '$core/study/take';
 import { stateOf } from '$core/sharpness/state';
 import { CAMERA, PLANE, type ObjectRef } from '../plan.svelte';
-import { drawn, toPx, type StageView } from './stageView';
+import { drawnM, toPx, type StageView } from './stageView';
 import type { Zone } from './zone';
 
 /** What the stage draws, in px, worked out from the scene and the view. */
@@ -75,13 +75,13 @@ function headMark(
 	take: Take | null,
 	ratios: ReadonlyMap<string, number>
 ): HeadMark {
-	const flat = flatOutline(head, (v) => drawn(view, v));
+	const flat = flatOutline(head, (v) => drawnM(view, v));
 	const centre = toPx(view, headPoint(head, head.measures.skullCentre));
 	const grow = Math.max(1, LEAST_HEAD_PX / (flat.ry * view.pxPerM));
 	const size = view.pxPerM * grow;
 	const outline = { ...flat, ...centre, rx: flat.rx * size, ry: flat.ry * size };
 	const at = (offset: Vec3): Flat => {
-		const to = drawn(view, offset);
+		const to = drawnM(view, offset);
 		return { x: centre.x + to.x * size, y: centre.y + to.y * size };
 	};
 	const out = head.measures.skullHalfAxes[2] / 1000;
@@ -184,13 +184,16 @@ export function turnHandleOf(
 ): { readonly ref: ObjectRef; readonly at: Flat } | null {
 	if (selected?.kind === 'camera') {
 		const from = toPx(view, scene.pose.position);
-		return { ref: selected, at: setOff(from, drawn(view, scene.pose.axis), TURN_HANDLE_PX.camera) };
+		return {
+			ref: selected,
+			at: setOff(from, drawnM(view, scene.pose.axis), TURN_HANDLE_PX.camera)
+		};
 	}
 	if (selected?.kind !== 'person') return null;
 	const head = scene.sightings.find(({ person }) => person.id === selected.id)?.head;
 	const outline = heads.find(({ id }) => id === selected.id)?.outline;
 	if (!head || !outline) return null;
-	return { ref: selected, at: setOff(outline, drawn(view, head.out), TURN_HANDLE_PX.head) };
+	return { ref: selected, at: setOff(outline, drawnM(view, head.out), TURN_HANDLE_PX.head) };
 }
 
 function setOff(from: Flat, towards: Flat, byPx: number): Flat {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { solve, takeOf } from '$tests/support/solved';
 import { sampleDay } from '$data/sample/sampleDay';
 import { ahead, EYE_M, person, shotOf } from '$tests/support/shots';
-import { heldWords } from './heldWords';
+import { dragWords } from './heldWords';
 import {
 	fittedPoints,
 	focusLine,
@@ -191,13 +191,13 @@ describe('what is on the stage', () => {
 	});
 
 	it('says where an object is while it is held, and how far from its neighbours', () => {
-		expect(heldWords({ kind: 'person', id: 'b' }, shot, scene, 'm').join(' · ')).toMatch(
+		expect(dragWords({ kind: 'person', id: 'b' }, shot, scene, 'm').join(' · ')).toMatch(
 			/^4\.00 m away · turned 30° to the right · \d+ cm to the row behind$/
 		);
-		expect(heldWords({ kind: 'person', id: 'c' }, shot, scene, 'm').join(' · ')).toMatch(
+		expect(dragWords({ kind: 'person', id: 'c' }, shot, scene, 'm').join(' · ')).toMatch(
 			/behind the row before$/
 		);
-		expect(heldWords({ kind: 'camera', id: 'camera' }, shot, scene, 'ft').join(' · ')).toBe(
+		expect(dragWords({ kind: 'camera', id: 'camera' }, shot, scene, 'ft').join(' · ')).toBe(
 			'5.2 ft up, turned 0°, tilted 0°'
 		);
 	});

@@ -17,15 +17,15 @@ export interface StageView {
 }
 
 /** A direction or length of the world as drawn, m. */
-export function drawn({ side, isTall }: StageView, v: Vec3): Flat {
+export function drawnM({ side, isTall }: StageView, v: Vec3): Flat {
 	if (side === 'side') return { x: v.z, y: -v.y };
 	return isTall ? { x: v.x, y: -v.z } : { x: v.z, y: v.x };
 }
 
 /** A point of the world on the pane, px. */
 export function toPx(view: StageView, point: Vec3): Flat {
-	const at = drawn(view, point);
-	const middle = drawn(view, view.middle);
+	const at = drawnM(view, point);
+	const middle = drawnM(view, view.middle);
 	return {
 		x: view.widthPx / 2 + (at.x - middle.x) * view.pxPerM,
 		y: view.heightPx / 2 + (at.y - middle.y) * view.pxPerM
@@ -61,7 +61,7 @@ export function fit(
 	view: Omit<StageView, 'pxPerM' | 'middle'>,
 	points: readonly Vec3[]
 ): StageView {
-	const flat = points.map((point) => drawn({ ...view, pxPerM: 1, middle: point }, point));
+	const flat = points.map((point) => drawnM({ ...view, pxPerM: 1, middle: point }, point));
 	const range = (axis: keyof Flat, least: number) => {
 		const all = flat.map((point) => point[axis]);
 		const low = Math.min(...all);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { engraved } from '$core/optics/fNumber';
+	import { nominalFNumber } from '$core/optics/fNumber';
 	import { settings } from '../../shared/settings.svelte';
 	import { namesBelow } from './chartNames';
 
@@ -74,7 +74,7 @@
 							type: 'log',
 							title: { text: 'f-number', standoff: 6 },
 							tickvals: ticks,
-							ticktext: ticks.map((f) => String(engraved(f))),
+							ticktext: ticks.map((f) => String(nominalFNumber(f))),
 							gridcolor: colour('--rule'),
 							range: [rungs[0], rungs.at(-1)].map((f) => Math.log10(f ?? 1))
 						},

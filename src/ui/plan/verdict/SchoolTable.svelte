@@ -5,7 +5,7 @@
 		type Result,
 		type SchoolOf
 	} from '$core/advice/comparisons';
-	import { engraved } from '$core/optics/fNumber';
+	import { nominalFNumber } from '$core/optics/fNumber';
 	import type { Solution } from '$core/study/plan';
 	import { techniqueOf } from '$core/study/technique';
 	import { FOCUS_WAYS, SCHOOL_QUESTIONS, SCHOOLS } from '$words/schools';
@@ -35,7 +35,7 @@
 	function comes({ fNumber, exposure }: Result): string {
 		if (fNumber === null) return '—';
 		const light = exposureWords(exposure);
-		return `${fStop(engraved(fNumber))}${light && `, ${light}`}`;
+		return `${fStop(nominalFNumber(fNumber))}${light && `, ${light}`}`;
 	}
 	const good = ({ keeperShare }: Result): string =>
 		keeperShare === null ? '' : `, ${Math.round(100 * keeperShare)} % good`;

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import Amount from '../../fields/Amount.svelte';
 	import type { School } from '$core/format/plan';
-	import { engraved, stopsBetween } from '$core/optics/fNumber';
-	import { sharpZone } from '$core/optics/depthOfField';
+	import { nominalFNumber, stopsBetween } from '$core/optics/fNumber';
+	import { depthOfField } from '$core/optics/depthOfField';
 	import { cautionText } from '$words/cautions';
 	import { reasonText } from '$words/reasons';
 	import { FOCUS_SCHOOLS } from '$words/schools';
@@ -23,7 +23,7 @@
 	const reasons = $derived(solution.plan.reasons.map((one) => reasonText(one, shot, units)));
 	const zone = $derived.by(() => {
 		const { take, plan } = solution;
-		return take && sharpZone(take.candidate.focus, take.fNumber, plan.toleranceMm);
+		return take && depthOfField(take.candidate.focus, take.fNumber, plan.toleranceMm);
 	});
 
 	function compared({ fNumberExact }: School): string {
@@ -72,7 +72,7 @@
 				<tr>
 					<th scope="row">{FOCUS_SCHOOLS[school.school]}</th>
 					<td>{distance(school.depthM, units)}</td>
-					<td>{school.fNumberExact === null ? '—' : fStop(engraved(school.fNumberExact))}</td>
+					<td>{school.fNumberExact === null ? '—' : fStop(nominalFNumber(school.fNumberExact))}</td>
 					<td>{compared(school)}</td>
 				</tr>
 			{/each}

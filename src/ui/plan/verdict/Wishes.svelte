@@ -1,10 +1,10 @@
 <script lang="ts">
 	import Amount from '../../fields/Amount.svelte';
 	import type { AboutCost } from '$core/advice/comparisons';
-	import type { Sharpness } from '$core/format/shot';
+	import type { SharpnessStandard } from '$core/format/shot';
 	import { aboutOf, ABOUTS, objectOf, withAbout, type About } from '$core/arrange/about';
 	import Choice from '../../fields/Choice.svelte';
-	import { engraved } from '$core/optics/fNumber';
+	import { nominalFNumber } from '$core/optics/fNumber';
 	import { fStop } from '$words/numbers';
 	import { aboutWords } from '$words/about';
 	import SetupBar from '../setup/SetupBar.svelte';
@@ -23,7 +23,7 @@
 	function costOf(about: About): string {
 		const result = costs.find((one) => one.about === about)?.result;
 		if (!result || result.fNumber === null) return '';
-		return ` ${fStop(engraved(result.fNumber))}${result.feasible ? '' : ' ✗'}`;
+		return ` ${fStop(nominalFNumber(result.fNumber))}${result.feasible ? '' : ' ✗'}`;
 	}
 	const abouts = $derived(
 		ABOUTS.map((value) => ({ value, text: aboutWords(shot, value) + costOf(value) }))
@@ -37,12 +37,12 @@
 
 	const print = $derived(shot.sharpness.standard === 'print' ? shot.sharpness : null);
 
-	function choose(standard: Sharpness['standard']) {
-		const sharpness: Sharpness =
+	function choose(standard: SharpnessStandard['standard']) {
+		const sharpness: SharpnessStandard =
 			standard === 'print' ? { standard, printWidthCm: 60, viewingDistanceCm: 50 } : { standard };
 		plan.change({ ...shot, sharpness });
 	}
-	const set = (sharpness: Sharpness, gesture: string) =>
+	const set = (sharpness: SharpnessStandard, gesture: string) =>
 		plan.change({ ...shot, sharpness }, gesture);
 	const newGesture = (kind: string) => plan.newGesture(kind);
 </script>

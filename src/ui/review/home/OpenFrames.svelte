@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
-	import type { Homecoming } from './homecoming.svelte';
+	import type { FrameIntake } from './homecoming.svelte';
 	import type { FrameFolder } from '$data/store/database';
 	import { canChooseFolder } from '../../files/in/folders';
 	import { takingWords } from '$words/review';
@@ -10,7 +10,7 @@
 
 	/** Choosing what came home, and how far the measuring is. */
 	interface Props {
-		home: Homecoming;
+		home: FrameIntake;
 		folders: FrameFolders;
 		/** Said under the buttons, once. */
 		said: string;

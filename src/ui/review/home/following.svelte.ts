@@ -1,16 +1,16 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 import type { PointedSpot } from '$core/format/review';
-import type { Pointing } from '../../../photograph/follow';
-import type { HomeFile } from './homeFile';
+import type { PointedAt } from '../../../photograph/follow';
+import type { IntakeFile } from './homeFile';
 import type { followedIn } from './pictures';
 
 /** Something to look for. */
 interface Sought {
-	readonly pointing: Pointing;
+	readonly pointing: PointedAt;
 	/** The frame in which it was pointed at. */
 	readonly from: File;
 	/** The frames it is looked for in, as they are now. */
-	readonly files: () => readonly HomeFile[];
+	readonly files: () => readonly IntakeFile[];
 	readonly looked: SvelteSet<string>;
 	readonly control: AbortController;
 }
@@ -50,7 +50,11 @@ export class Following {
 	readonly isBusy = $derived.by(() => this.isBeginning || this.#next !== null);
 
 	/** Measures what was pointed at, and begins to look for it elsewhere. */
-	async begin({ id, file }: HomeFile, pointing: Pointing, files: Sought['files']): Promise<void> {
+	async begin(
+		{ id, file }: IntakeFile,
+		pointing: PointedAt,
+		files: Sought['files']
+	): Promise<void> {
 		if (!file) return;
 		const control = new AbortController();
 		this.#sought.set(pointing.id, {

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { UNJUDGED, type PointedSpot } from '$core/format/review';
 import { measuredFrame, measuredSpot } from '$tests/support/frames';
 import { Following } from './following.svelte';
-import type { HomeFile } from './homeFile';
+import type { IntakeFile } from './homeFile';
 import type { followedIn } from './pictures';
 
 const POINTING = { id: 'point', x: 100, y: 500, reachPx: 40 };
@@ -12,7 +12,7 @@ const spot = (discPx: number | null): PointedSpot => ({
 	reachPx: 40,
 	likeness: 1
 });
-const file = (name: string, isMeasured = true): HomeFile => ({
+const file = (name: string, isMeasured = true): IntakeFile => ({
 	id: name,
 	name,
 	file: new File(['x'], name),
@@ -34,7 +34,7 @@ describe('what was pointed at', () => {
 	it('is looked for in every frame that is measured, once', async () => {
 		const files = [file('a'), file('b'), file('c')];
 		const one = following();
-		await one.begin(files[1] as HomeFile, POINTING, () => files);
+		await one.begin(files[1] as IntakeFile, POINTING, () => files);
 		await one.look();
 		expect(found).toEqual(['b true', 'a true', 'c true']);
 		expect(one.isBusy).toBe(false);
@@ -45,7 +45,7 @@ describe('what was pointed at', () => {
 	it('is looked for in frames that are measured only later', async () => {
 		let files = [file('a'), file('b', false)];
 		const one = following();
-		await one.begin(files[0] as HomeFile, POINTING, () => files);
+		await one.begin(files[0] as IntakeFile, POINTING, () => files);
 		await one.look();
 		expect(found).toEqual(['a true']);
 		files = [file('a'), file('b'), file('c')];
@@ -57,7 +57,7 @@ describe('what was pointed at', () => {
 		lookIn.mockResolvedValue(spot(null));
 		const files = [file('a'), file('b')];
 		const one = following();
-		await one.begin(files[0] as HomeFile, POINTING, () => files);
+		await one.begin(files[0] as IntakeFile, POINTING, () => files);
 		await one.look();
 		expect(one.problem).toContain('tap an edge');
 		expect(found).toEqual([]);
@@ -70,7 +70,7 @@ describe('what was pointed at', () => {
 			if (into.name === 'b') one.forget('point');
 			return Promise.resolve(spot(1));
 		});
-		await one.begin(files[0] as HomeFile, POINTING, () => files);
+		await one.begin(files[0] as IntakeFile, POINTING, () => files);
 		await one.look();
 		expect(found).toEqual(['a true']);
 	});
@@ -81,7 +81,7 @@ describe('what was pointed at', () => {
 			into.name === 'b' ? Promise.reject(new Error('the file is gone')) : Promise.resolve(spot(1))
 		);
 		const one = following();
-		await one.begin(files[0] as HomeFile, POINTING, () => files);
+		await one.begin(files[0] as IntakeFile, POINTING, () => files);
 		await one.look();
 		expect(found).toEqual(['a true', 'c true']);
 		expect(one.problem).toBe('the file is gone');

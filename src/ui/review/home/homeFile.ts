@@ -1,7 +1,7 @@
 import type { Judgement, MeasuredFrame } from '$core/format/review';
 
 /** A file that came home: what is known of it so far. */
-export interface HomeFile {
+export interface IntakeFile {
 	readonly id: string;
 	readonly name: string;
 	/** Null for one that was measured before and not chosen again since. */

@@ -6,10 +6,10 @@ import type { Measuring } from '../../../workers/review.worker';
 import { frameId, type FrameShelf } from '$data/store/frameShelf';
 import { saidIn } from '$files/in/sidecar';
 import type { Taking } from '$words/review';
-import type { Sight } from '../../../photograph/faces/sight';
+import type { FacesBefore } from '../../../photograph/faces/sight';
 import { Following } from './following.svelte';
 import { PROBLEM_WORDS } from '../../photograph/problems';
-import type { HomeFile } from './homeFile';
+import type { IntakeFile } from './homeFile';
 import { beginsLikePicture, sorted } from './pictureFiles';
 import { whenIdle } from '../../asking/whenIdle';
 import { followedIn, putSmallPicture } from './pictures';
@@ -27,10 +27,10 @@ const MOST_BY_ONE = 10;
  * The frames of a job that came home: opened, measured two at a time, kept. It goes on while one is elsewhere. Files
  * are only read; what is held of them here is the name.
  */
-export class Homecoming {
+export class FrameIntake {
 	readonly jobId: string;
 	readonly #shelf: FrameShelf;
-	readonly #files = new SvelteMap<string, HomeFile>();
+	readonly #files = new SvelteMap<string, IntakeFile>();
 	/** Their ids in the order of their names: sorted when one comes, not whenever one is measured. */
 	#order = $state.raw<readonly string[]>([]);
 	readonly sidecars = new ChosenSidecars();
@@ -54,7 +54,7 @@ export class Homecoming {
 		this.#said = new SaidBefore(shelf, jobId);
 	}
 
-	readonly files = $derived.by((): readonly HomeFile[] =>
+	readonly files = $derived.by((): readonly IntakeFile[] =>
 		this.#order.flatMap((id) => this.#files.get(id) ?? [])
 	);
 	readonly waiting = $derived.by(() =>
@@ -105,7 +105,7 @@ export class Homecoming {
 	/** Frames of which nothing was said here are marked as their sidecars say; returns how many. */
 	async #markBySidecars(): Promise<number> {
 		let marks = 0;
-		const isSilent = ({ judgement: { mark, isFavourite } }: HomeFile) =>
+		const isSilent = ({ judgement: { mark, isFavourite } }: IntakeFile) =>
 			mark === null && !isFavourite;
 		for (const one of this.files.filter(isSilent)) {
 			const sidecar = this.sidecars.of(one);
@@ -163,7 +163,7 @@ export class Homecoming {
 			measuringPorts.map(async (port, i) => {
 				// not both at once: for a moment the old and the new one are there
 				let done = Math.floor((i * MOST_BY_ONE) / measuringPorts.length);
-				let before: Sight | null = null;
+				let before: FacesBefore | null = null;
 				for (let next = this.#take(); next && !signal.aborted; next = this.#take()) {
 					if (++done % MOST_BY_ONE === 0) port.stop();
 					const { id, name, file } = next;
@@ -246,7 +246,7 @@ export class Homecoming {
 		return null;
 	}
 
-	#settle(id: string, result: Partial<Pick<HomeFile, 'measured' | 'problem'>>): void {
+	#settle(id: string, result: Partial<Pick<IntakeFile, 'measured' | 'problem'>>): void {
 		this.#taken.delete(id);
 		const known = this.#files.get(id);
 		// what was kept of it was read meanwhile

@@ -4,7 +4,7 @@ import { Store } from '$data/store/store';
 import { chosenFile } from '$tests/support/chosen';
 import { measuredFrame } from '$tests/support/frames';
 import { there } from '$tests/support/there';
-import { Homecoming } from './homecoming.svelte';
+import { FrameIntake } from './homecoming.svelte';
 import { isPicture, sorted } from './pictureFiles';
 
 const file = (name: string) => chosenFile(name);
@@ -33,7 +33,7 @@ describe('frames of which a backup tells', () => {
 		await shelf.takeSaid('job', said);
 		// copied to this device later
 		await shelf.renameSaid('job|b.jpg|1|7', 'job|b.jpg|1|8');
-		const home = new Homecoming(shelf, 'job');
+		const home = new FrameIntake(shelf, 'job');
 		await home.open([file('a.jpg'), file('c.jpg')]);
 		home.pause();
 		await home.begin();
@@ -53,7 +53,7 @@ describe('frames of which a backup tells', () => {
 describe('frames that were measured before', () => {
 	it('are known again although they are opened before the store answers', async () => {
 		const { shelf } = await shelfWith(['a.jpg']);
-		const home = new Homecoming(shelf, 'job');
+		const home = new FrameIntake(shelf, 'job');
 		home.pause();
 		await home.open([file('a.jpg')]);
 		home.pause();
@@ -80,7 +80,7 @@ describe('frames that were measured before', () => {
 
 	it('are judged at once, and that is kept', async () => {
 		const { shelf } = await shelfWith(['a.jpg', 'b.jpg']);
-		const home = new Homecoming(shelf, 'job');
+		const home = new FrameIntake(shelf, 'job');
 		await home.begin();
 		home.judge([idOf('b.jpg')], { mark: 'maybe', note: 'the light' });
 		await vi.waitFor(async () => {
@@ -127,7 +127,7 @@ describe('of what was chosen', () => {
 
 	it('raw files are known by how they begin, and what is no picture is left alone', async () => {
 		const { shelf } = await shelfWith([]);
-		const home = new Homecoming(shelf, 'job');
+		const home = new FrameIntake(shelf, 'job');
 		const raw = chosenFile('a.r0w', 'II*\0and so on');
 		const opening = home.open([raw, file('b.txt'), file('c.jpg'), file('c.r0w')]);
 		home.pause();

@@ -1,4 +1,4 @@
-import { KIND_BYTES, kindOf } from '../../../photograph/read/kinds';
+import { KIND_BYTES, pictureKindOf } from '../../../photograph/read/kinds';
 import { folderOf } from '../../files/in/folders';
 
 /** Which of the files of a folder are looked at. */
@@ -20,7 +20,7 @@ const isSidecar = ({ name }: File): boolean => /\.xmp$/i.test(name);
 export async function beginsLikePicture(file: File): Promise<boolean> {
 	if (isHidden(file)) return false;
 	try {
-		return kindOf(new Uint8Array(await file.slice(0, KIND_BYTES).arrayBuffer())) !== null;
+		return pictureKindOf(new Uint8Array(await file.slice(0, KIND_BYTES).arrayBuffer())) !== null;
 	} catch {
 		return false;
 	}

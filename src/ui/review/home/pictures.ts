@@ -1,7 +1,7 @@
 import type { PointedSpot } from '$core/format/review';
-import type { Pointing } from '../../../photograph/follow';
+import type { PointedAt } from '../../../photograph/follow';
 import { STRIP_PX } from '../../../photograph/strip';
-import { lookingPort, picturesPort, type Piece } from '../../../workers/ports';
+import { lookingPort, picturesPort, type PicturePiece } from '../../../workers/ports';
 
 /** Pictures of files that came home, made beside the page; it keeps what is small. */
 
@@ -9,7 +9,7 @@ const keys = new WeakMap<File, string>();
 let lastKey = 0;
 
 /** A name for a file that no other one has. */
-export function keyOf(file: File): string {
+export function pictureKey(file: File): string {
 	const known = keys.get(file) ?? String(++lastKey);
 	keys.set(file, known);
 	return known;
@@ -70,37 +70,44 @@ const pieces = new LastFew<ImageBitmap>(MOST_PIECES, (piece) => piece.close());
 
 /** Address of a picture of a file for a whole screen; null where it is none. */
 export const largePicture = (file: File): Promise<string | null> =>
-	large.get(keyOf(file), async () => {
-		const blob = await lookingPort.ask('small', { file, longPx: SCREEN_PX, key: keyOf(file) });
+	large.get(pictureKey(file), async () => {
+		const blob = await lookingPort.ask('small', { file, longPx: SCREEN_PX, key: pictureKey(file) });
 		return blob && URL.createObjectURL(blob);
 	});
 
 /** What was pointed at in one file, in another; null where it is not found. */
 export const followedIn = (
 	from: File,
-	pointing: Pointing,
+	pointing: PointedAt,
 	into: File,
 	signal: AbortSignal
 ): Promise<PointedSpot | null> =>
 	lookingPort.ask(
 		'follow',
-		{ from: { file: from, key: keyOf(from) }, pointing, into: { file: into, key: keyOf(into) } },
+		{
+			from: { file: from, key: pictureKey(from) },
+			pointing,
+			into: { file: into, key: pictureKey(into) }
+		},
 		{ signal }
 	);
 
 /** The size of the piece that was asked for last. */
-let pieceSize: Pick<Piece, 'widthPx' | 'heightPx'> | null = null;
+let pieceSize: Pick<PicturePiece, 'widthPx' | 'heightPx'> | null = null;
 
 /** A piece of a file, a pixel for a pixel; null where the file is no picture. */
-export function pieceOf(file: File, piece: Piece): Promise<ImageBitmap | null> {
+export function pieceOf(file: File, piece: PicturePiece): Promise<ImageBitmap | null> {
 	const { x, y, widthPx, heightPx } = piece;
 	pieceSize = { widthPx, heightPx };
-	const key = [keyOf(file), Math.round(x), Math.round(y), widthPx, heightPx].join(' ');
-	return pieces.get(key, () => lookingPort.ask('piece', { file, key: keyOf(file), piece }));
+	const key = [pictureKey(file), Math.round(x), Math.round(y), widthPx, heightPx].join(' ');
+	return pieces.get(key, () => lookingPort.ask('piece', { file, key: pictureKey(file), piece }));
 }
 
 /** Has a file ready before it is looked at: whole, and around a place. */
-export async function makeReady(file: File, at: Pick<Piece, 'x' | 'y'> | null): Promise<void> {
+export async function makeReady(
+	file: File,
+	at: Pick<PicturePiece, 'x' | 'y'> | null
+): Promise<void> {
 	await largePicture(file);
 	if (at && pieceSize) await pieceOf(file, { x: at.x, y: at.y, ...pieceSize });
 }

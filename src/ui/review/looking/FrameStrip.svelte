@@ -2,7 +2,7 @@
 	import { FRAMES_DRAGGED } from '../home/asked.svelte';
 	import { faceMark, frameWords, inFocusWords } from '$words/review';
 	import { STATE_MARKS } from '$words/states';
-	import type { HomeFile } from '../home/homeFile';
+	import type { IntakeFile } from '../home/homeFile';
 	import type { ReviewView } from '../review.svelte';
 	import { whenIdle } from '../../asking/whenIdle';
 	import SmallPicture from './SmallPicture.svelte';
@@ -13,7 +13,7 @@
 
 	const MARKS = { keep: '✓', maybe: '~', drop: '×' } as const;
 
-	function told(file: HomeFile) {
+	function told(file: IntakeFile) {
 		const judged = view.judged.get(file.id);
 		const { set } = view;
 		if (!judged || !set) return { state: '…', isShut: false, focus: '', words: 'not measured yet' };

@@ -1,19 +1,19 @@
 import { reachOfEyePx, reachOfThingPx } from '$core/review/pointed';
 import type { Body } from '$core/format/shot';
 import type { ReviewedSet } from '$core/review/reviewSet';
-import { AS_PLANNED } from '$core/review/vantage';
+import { PLANNED_VANTAGE } from '$core/review/vantage';
 import type { Group, Judged } from '../group';
-import type { Homecoming } from '../home/homecoming.svelte';
-import type { HomeFile } from '../home/homeFile';
+import type { FrameIntake } from '../home/homecoming.svelte';
+import type { IntakeFile } from '../home/homeFile';
 
 /** What is looked at while one points. */
 interface Looking {
-	readonly home: Homecoming;
+	readonly home: FrameIntake;
 	readonly bodies: readonly Body[];
 	readonly groups: readonly Group[];
 	readonly group: Group | null;
-	readonly files: readonly HomeFile[];
-	readonly file: HomeFile | null;
+	readonly files: readonly IntakeFile[];
+	readonly file: IntakeFile | null;
 	readonly set: ReviewedSet | null;
 	readonly now: Judged | null;
 	/** Whose eye is looked at, among the people of the set. */
@@ -68,7 +68,7 @@ export class Pointing {
 		const { whose } = this;
 		this.isOn = false;
 		if (!file?.measured || !group) return;
-		const vantage = now?.reviewed.vantage ?? AS_PLANNED;
+		const vantage = now?.reviewed.vantage ?? PLANNED_VANTAGE;
 		const reachPx =
 			whose && group.shot
 				? reachOfEyePx(file.measured, whose.id, group.shot, bodies, vantage)

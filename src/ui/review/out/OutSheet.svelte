@@ -5,7 +5,7 @@
 	import { sheetAsPdf } from '../../../workers/cards';
 	import { fileName, saveBlob, savedWords, saveText, writeFile } from '../../files/out/saving';
 	import Choice from '../../fields/Choice.svelte';
-	import { sheetOf, sidecarsOf, tableOf, withSidecar, type SidecarRefusal } from './out';
+	import { contactSheetOf, sidecarsOf, tableOf, withSidecar, type SidecarRefusal } from './out';
 	import type { ReviewView } from '../review.svelte';
 	import { sheetPicture } from './sheetPicture';
 
@@ -73,7 +73,7 @@
 		run(async () => {
 			const { group } = view;
 			if (!group) return 'There is no shot.';
-			const made = await sheetOf(view, group);
+			const made = await contactSheetOf(view, group);
 			if (!made.favourite && made.frames.length === 0)
 				return 'Choose the frames again to print them.';
 			const file = `${fileName(group.title)}-sheet.${kind}`;

@@ -1,15 +1,15 @@
 import { blurPx } from '$core/measure/spread';
-import { engraved } from '$core/optics/fNumber';
-import { PARTS } from '$core/review/measuredPerson';
+import { nominalFNumber } from '$core/optics/fNumber';
+import { FACE_PARTS } from '$core/review/measuredPerson';
 import { framesCsv, type FrameRow } from '$files/out/framesTable';
 import type { SheetFrame } from '$files/out/paper/contactSheet';
 import { labelOf, newSidecar, ratingOf, type SidecarFacts } from '$files/out/sidecar';
 import { mergedSidecar, type SidecarProblem } from '$files/in/sidecar';
 import { frameWords, inFocusWords, PART_WORDS, settingsWords } from '$words/review';
 import { picturesPort } from '../../../workers/ports';
-import type { HomeFile } from '../home/homeFile';
+import type { IntakeFile } from '../home/homeFile';
 import { sidecarPaths } from '../home/sidecars';
-import { keyOf } from '../home/pictures';
+import { pictureKey } from '../home/pictures';
 import { judgedIn, type Group } from '../group';
 import type { ReviewView } from '../review.svelte';
 
@@ -20,7 +20,7 @@ const round = (value: number, digits = 3): number => Number(value.toFixed(digits
 /** How each file of a group was judged; undefined where it was not. */
 function reviewedIn(view: ReviewView, group: Group) {
 	const judged = judgedIn(group, view.sets.get(group.id));
-	return (file: HomeFile) => judged.get(file.id)?.reviewed;
+	return (file: IntakeFile) => judged.get(file.id)?.reviewed;
 }
 
 /** A row for each face of each frame, and one for a frame without any. */
@@ -36,7 +36,7 @@ export function tableOf(view: ReviewView): string {
 		'person',
 		'state',
 		'near eye',
-		...PARTS.map((part) => `blur ${PART_WORDS[part]} px`),
+		...FACE_PARTS.map((part) => `blur ${PART_WORDS[part]} px`),
 		'streak px',
 		'eyes shut',
 		'white share',
@@ -59,7 +59,7 @@ export function tableOf(view: ReviewView): string {
 				shot: group.title,
 				file: file.name,
 				taken: facts.takenAt,
-				'f-number': facts.fNumber === undefined ? null : engraved(facts.fNumber),
+				'f-number': facts.fNumber === undefined ? null : nominalFNumber(facts.fNumber),
 				'shutter s': facts.shutterS,
 				ISO: facts.iso,
 				'focal mm': facts.focalMm,
@@ -74,7 +74,7 @@ export function tableOf(view: ReviewView): string {
 			};
 			const faces = reviewed?.faces.flatMap((face, i): FrameRow[] => {
 				if (!face) return [];
-				const blurs = PARTS.map((part) => {
+				const blurs = FACE_PARTS.map((part) => {
 					const blur = face.blurs[part];
 					return [`blur ${PART_WORDS[part]} px`, blur && round(blurPx(blur), 2)] as const;
 				});
@@ -98,7 +98,7 @@ export function tableOf(view: ReviewView): string {
 }
 
 /** What a sidecar says of a file. */
-function factsOf(view: ReviewView, group: Group, file: HomeFile): SidecarFacts {
+function factsOf(view: ReviewView, group: Group, file: IntakeFile): SidecarFacts {
 	const set = view.sets.get(group.id);
 	const reviewed = reviewedIn(view, group)(file);
 	const { judgement } = file;
@@ -121,7 +121,7 @@ export interface Sidecars {
 export type SidecarRefusal = SidecarProblem | 'unsure';
 
 /** Files that have a sidecar already, among those that were chosen along. */
-export const withSidecar = (view: ReviewView): readonly HomeFile[] =>
+export const withSidecar = (view: ReviewView): readonly IntakeFile[] =>
 	view.home.files.filter((file) => view.home.sidecars.of(file) !== null);
 
 /**
@@ -160,24 +160,24 @@ export const SHEET_PX = 640;
 
 /** A frame for a sheet, captioned by its name, what it was focused on, and its settings; null where it was not chosen again. */
 export async function sheetFrame(
-	{ name, file, measured }: HomeFile,
+	{ name, file, measured }: IntakeFile,
 	longPx: number,
 	focus: string
 ): Promise<SheetFrame | null> {
-	const jpeg = file && (await picturesPort.ask('small', { file, longPx, key: keyOf(file) }));
+	const jpeg = file && (await picturesPort.ask('small', { file, longPx, key: pictureKey(file) }));
 	if (!jpeg || !measured) return null;
 	const caption = [name, focus, settingsWords(measured)].filter(Boolean).join(' · ');
 	return { jpeg, widthPx: measured.widthPx, heightPx: measured.heightPx, caption };
 }
 
 /** The frames of a shot for a contact sheet: those that are not dropped; the favourite large, else the best. */
-export async function sheetOf(view: ReviewView, group: Group) {
+export async function contactSheetOf(view: ReviewView, group: Group) {
 	const shown = group.files.filter(({ judgement, file }) => file && judgement.mark !== 'drop');
 	const set = view.sets.get(group.id);
 	const of = reviewedIn(view, group);
 	const favourite =
 		shown.find(({ judgement }) => judgement.isFavourite) ?? shown.find((file) => of(file)?.isGood);
-	const framed = (file: HomeFile, longPx: number) => {
+	const framed = (file: IntakeFile, longPx: number) => {
 		const reviewed = of(file);
 		const focus = reviewed && set ? `on ${inFocusWords(reviewed, set)}` : '';
 		return sheetFrame(file, longPx, focus);

@@ -4,13 +4,13 @@
 	import { setProblemWords, setWords } from '$words/wideSet';
 	import { settings } from '../../shared/settings.svelte';
 	import type { ReviewView } from '../review.svelte';
-	import { mapOf, partsOf, type WideSets } from './wideSet.svelte';
+	import { mapOf, wideSetParts, type WideSets } from './wideSet.svelte';
 
 	/** Whether the frames of a shot can be one wide picture: before one leaves the place. */
 	let { view, sets }: { view: ReviewView; sets: WideSets } = $props();
 
 	const group = $derived(view.group);
-	const parts = $derived(group ? partsOf(group) : []);
+	const parts = $derived(group ? wideSetParts(group) : []);
 	const known = $derived(group && sets.of(group));
 	const map = $derived(known && known.turned.length > 0 ? mapOf(known) : null);
 	/** Where a frame of the set stands on the strip. */

@@ -10,7 +10,7 @@ import type { SetFile } from '../../../photograph/setPicture';
 import { stitchPort } from '../../../workers/ports';
 import { LongWork } from '../../asking/longWork.svelte';
 import type { Group } from '../group';
-import { keyOf } from '../home/pictures';
+import { pictureKey } from '../home/pictures';
 
 /** Whether the frames of a shot go together, as it was looked up last. */
 export interface CheckedSet {
@@ -39,16 +39,16 @@ export class WideSets {
 	/** What is known of the frames of a group as they are now. */
 	of(group: Group): CheckedSet | null {
 		const known = this.#known.get(group.id);
-		return known?.of === nameOf(partsOf(group)) ? known : null;
+		return known?.of === nameOf(wideSetParts(group)) ? known : null;
 	}
 
 	async check(group: Group, bodies: readonly Body[]): Promise<void> {
-		const parts = partsOf(group);
+		const parts = wideSetParts(group);
 		await this.work.run(async (signal) => {
 			const frames = parts.map((part, i) => setFrame(part, i, group.shot, bodies));
 			const files = parts.map(({ file }, i): SetFile => {
 				const { widthPx, heightPx, focalPx } = frames[i] as SetFrame;
-				return { file, key: keyOf(file), widthPx, heightPx, focalPx };
+				return { file, key: pictureKey(file), widthPx, heightPx, focalPx };
 			});
 			const tiltDeg = group.shot?.camera.tiltDeg ?? 0;
 			const tell = (share: number) => (this.work.share = share);
@@ -69,12 +69,13 @@ export class WideSets {
 	}
 }
 
-export const partsOf = ({ files }: Group): Part[] =>
+export const wideSetParts = ({ files }: Group): Part[] =>
 	files.flatMap(({ file, measured, judgement }) =>
 		file && measured && judgement.mark !== 'drop' ? [{ file, measured }] : []
 	);
 
-const nameOf = (parts: readonly Part[]): string => parts.map(({ file }) => keyOf(file)).join(' ');
+const nameOf = (parts: readonly Part[]): string =>
+	parts.map(({ file }) => pictureKey(file)).join(' ');
 
 /** @throws Error naming the frame of which no lens is known */
 function setFrame(
