@@ -22,13 +22,58 @@ const CORE = [
 	'exercises'
 ];
 
-const coreOneWay = CORE.map((room, i) => ({
-	name: `core-one-way-${room}`,
-	comment: `src/core/${room} knows only ${CORE.slice(0, i).join(', ') || 'nothing'} and itself`,
-	severity: 'error',
-	from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
-	to: { path: '^src/core/', pathNot: `^src/core/(${CORE.slice(0, i + 1).join('|')})/` }
-}));
+/**
+ * The rooms of the page, the lowest first: what every place uses, then the places of the work, then what stands
+ * around them. A place that has rooms of its own lists them before itself.
+ */
+const UI = [
+	'browser',
+	'working',
+	'picture',
+	'shared',
+	'fields',
+	'keeping',
+	'drawing',
+	'kit',
+	'photograph',
+	'frames',
+	'practice',
+	'plan/view',
+	'plan/(eyes|frame|ladder|setup|odds|cards)',
+	'plan/(stage|verdict)',
+	'plan',
+	'card',
+	'review/view',
+	'review/(looking|out|wide)',
+	'review',
+	'bench/(choose|parts)',
+	'bench/exercises',
+	'bench',
+	'day',
+	'files/(in|out)',
+	'welcome',
+	'shell'
+];
+
+/** Each of several rooms may know those before it, never those after it. */
+function oneWay(name, top, rooms) {
+	// where rooms within a room are listed, the room itself is the files that stand in it
+	const filesOf = (room) =>
+		rooms.some((other) => other.startsWith(`${room}/`)) ? `${room}/[^/]+$` : `${room}/`;
+	return rooms.map((room, i) => ({
+		name: `${name}-one-way-${room}`,
+		comment: `${top}/${room} knows only ${rooms.slice(0, i).join(', ') || 'nothing'} and itself`,
+		severity: 'error',
+		from: { path: `^${top}/${filesOf(room)}`, pathNot: '\\.test\\.ts$' },
+		to: {
+			path: `^${top}/`,
+			pathNot: `^${top}/(${rooms
+				.slice(0, i + 1)
+				.map(filesOf)
+				.join('|')})`
+		}
+	}));
+}
 
 /**
  * Arrows point one way: routes → ui → words, data, workers → practice, photograph → preview → core (docs/architecture.md).
@@ -36,7 +81,8 @@ const coreOneWay = CORE.map((room, i) => ({
  */
 module.exports = {
 	forbidden: [
-		...coreOneWay,
+		...oneWay('core', 'src/core', CORE),
+		...oneWay('ui', 'src/ui', UI),
 		{
 			name: 'words-above-core-alone',
 			severity: 'error',

@@ -25,6 +25,27 @@ export default ts.config(
 		}
 	},
 	{
+		files: ['**/*.svelte'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				...[
+					'SvelteEachBlock > Identifier.key',
+					'SvelteEachBlock > MemberExpression.key > .property'
+				].map((key) => ({
+					selector: `${key}[name=/^(name|title|text|words|label|message|note|step|sentence|reminder|caption)$/]`,
+					message:
+						'Two of a list may have the same words: key it by an id, or by the place in the list.'
+				})),
+				{
+					selector: 'SvelteEachBlock > BinaryExpression.key',
+					message:
+						'Two of a list may add up to the same key: key it by an id, or by the place in the list.'
+				}
+			]
+		}
+	},
+	{
 		linterOptions: { reportUnusedDisableDirectives: 'error' }
 	}
 );

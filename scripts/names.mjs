@@ -22,7 +22,7 @@ const EXPORTED =
  * @param sources pairs of path and text
  * @returns lines in words
  */
-export function doubleNames(sources) {
+function doubleNames(sources) {
 	const places = new Map();
 	for (const [path, text] of sources) {
 		if (FRAMEWORK.test(path) || path.endsWith('.test.ts')) continue;
@@ -55,7 +55,7 @@ const rowsOf = (glossary) =>
  *   fourth the term of the field
  * @param sources pairs of path and text
  */
-export function glossaryProblems(glossary, sources) {
+function glossaryProblems(glossary, sources) {
 	const code = sources.map(([, text]) => text).join('\n');
 	const core = sources
 		.filter(([path]) => path.startsWith('src/core/') && !path.endsWith('.test.ts'))

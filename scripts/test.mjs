@@ -111,7 +111,8 @@ await inLanes(
 		() => check('build', 'node', 'scripts/build.mjs'),
 		() => check('format', 'prettier', '--check', '.'),
 		() => check('module boundaries', 'depcruise', 'src', 'tests', 'scripts'),
-		() => check('dead code', 'knip')
+		() => check('dead code', 'knip'),
+		() => check('names and glossary', 'node', 'scripts/names.mjs')
 	],
 	availableParallelism()
 );

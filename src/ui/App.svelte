@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { stepBy } from './keeping/dayActions';
-	import { saveShotFile } from './files/out/saving';
+	import { saveShotFile } from './browser/saving';
 	import { ACCEPTED } from '$files/in/kinds';
 	import Dropping from './files/in/Dropping.svelte';
 	import Looking from './files/in/Looking.svelte';
@@ -9,12 +9,12 @@
 	import { AutoBackup } from './keeping/autoBackup.svelte';
 	import { Keeping } from './keeping/promise.svelte';
 	import { returnFocus } from './shell/focusReturn';
-	import { Network } from './shared/network.svelte';
+	import { Network } from './browser/network.svelte';
 	import { actionOf, isOfReview, type Action, type ReviewAction } from './shared/shortcuts';
 	import Notices from './shell/Notices.svelte';
 	import { photographAsked } from './photograph/asked.svelte';
 	import { openSampleDay } from './keeping/sample';
-	import { filesAsked } from './review/home/asked.svelte';
+	import { filesAsked } from './frames/handedFiles.svelte';
 	import { undoingAt } from './keeping/undoingAt';
 	import { Kit, provideKit } from './kit/kit.svelte';
 	import { Session } from './keeping/session.svelte';

@@ -1,13 +1,6 @@
 import type { Component } from 'svelte';
 import type { PlaceName } from './shared/places';
-import type { Session } from './keeping/session.svelte';
-
-/** What every screen is handed. */
-export interface ScreenProps {
-	readonly session: Session;
-	readonly ongo: (place: PlaceName) => void;
-	readonly onfiles: () => void;
-}
+import type { ScreenProps } from './keeping/screenProps';
 
 /** The screen of each place, loaded when one first goes there. */
 export const SCREENS: Readonly<

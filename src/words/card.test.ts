@@ -3,8 +3,8 @@ import { sampleDay } from '$data/sample/sampleDay';
 import { solve } from '$tests/support/solved';
 import { asksForSomething } from '$core/study/study';
 import { cardOf } from './card';
-import { drawableOf } from '../ui/plan/pictures';
-import { frameShapes } from '../ui/card/frameShapes';
+import { drawableOf } from '$ui/drawing/drawable';
+import { frameShapes } from '$ui/drawing/frameShapes';
 
 const solutions = sampleDay(0).shots.map(({ shot }) => {
 	if (!asksForSomething(shot)) throw new Error('every shot of the sample day asks for something');

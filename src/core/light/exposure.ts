@@ -95,7 +95,9 @@ export function computedExposure(
 	const liked = isHeld ? choice : Math.min(comfort, isoAllowing(limits.fewLostS));
 	const losesMuch = limits.lossAt(shutterAt(liked)) > MUCH_LOST;
 	const iso =
-		isHeld || !losesMuch || liked < comfort ? liked : Math.min(highest, isoAllowing(limits.someLostS));
+		isHeld || !losesMuch || liked < comfort
+			? liked
+			: Math.min(highest, isoAllowing(limits.someLostS));
 	const shutterS = shutterAt(iso);
 	const loss = limits.lossAt(shutterS);
 	const isTooBright = shutterS < body.fastestShutterS * (1 - 1e-9);

@@ -9,7 +9,7 @@
 	import type { KitLens } from '$data/store/database';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
-	import FNumberChart from '../plan/verdict/FNumberChart.svelte';
+	import FNumberChart from '../drawing/FNumberChart.svelte';
 	import OwnGear from './OwnGear.svelte';
 
 	/** At which f-number the lens is sharpest, and what is kept of it. */
@@ -102,6 +102,7 @@
 		</p>
 	{/if}
 	<FNumberChart
+		elsewhere="the sentence above"
 		{lines}
 		fNumbers={series.stops.map(({ fNumber }) => fNumber)}
 		shownFNumber={best?.fNumber ?? null}

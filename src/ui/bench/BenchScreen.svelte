@@ -1,20 +1,20 @@
 <script lang="ts">
 	import type { ChartPaper } from '$core/bench/chart';
 	import { EXERCISES, type ExerciseName } from '$core/format/exerciseLog';
-	import type { ScreenProps } from '../screens';
+	import type { ScreenProps } from '../keeping/screenProps';
 	import { useKit } from '../kit/kit.svelte';
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import ApertureResult from './ApertureResult.svelte';
-	import { BENCH_FRAMES, type BenchName } from './bench.svelte';
+	import { BENCH_FRAMES, type BenchName } from './parts/bench.svelte';
 	import ChartOnPaper from './ChartOnPaper.svelte';
 	import ChooseLens from './choose/ChooseLens.svelte';
 	import ExerciseBench from './exercises/ExerciseBench.svelte';
 	import { EXERCISE_TEXTS } from './exercises/texts';
 	import FocusResult from './FocusResult.svelte';
-	import FramesIn from './FramesIn.svelte';
+	import FramesIn from './parts/FramesIn.svelte';
 	import HandsResult from './HandsResult.svelte';
-	import HowTo from './HowTo.svelte';
+	import HowTo from './parts/HowTo.svelte';
 	import SetUp from './SetUp.svelte';
 	import { apertureSitting, focusSitting, handsSitting } from '../../practice/sittings';
 

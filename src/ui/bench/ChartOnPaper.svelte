@@ -3,7 +3,7 @@
 	import { CHECK_LENGTH_MM } from '$core/bench/chart';
 	import { fineLength } from '$words/numbers';
 	import { chartAsPdf } from '../../workers/cards';
-	import { saveBlob } from '../files/out/saving';
+	import { saveBlob } from '../browser/saving';
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 

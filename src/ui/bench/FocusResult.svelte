@@ -14,7 +14,7 @@
 	import type { Session } from '../keeping/session.svelte';
 	import NumberField from '../fields/NumberField.svelte';
 	import { settings } from '../shared/settings.svelte';
-	import { CORRECTED } from './bench.svelte';
+	import { CORRECTED } from './parts/bench.svelte';
 	import OwnGear from './OwnGear.svelte';
 
 	/** Whether the lens focuses in front or behind, by how much, and which correction mends it. */
@@ -81,7 +81,7 @@
 	<p role="status"><strong>{biasWords(bias, settings.units)}</strong></p>
 	{#if bias.tries.length > 1}
 		<ul>
-			{#each bias.tries as { name, offMm } (name)}
+			{#each bias.tries as { name, offMm }, i (i)}
 				<li>
 					<bdi>{name}</bdi>: {fineLength(offMm, settings.units)}
 					{offMm < 0 ? 'behind' : 'in front'}
@@ -124,7 +124,7 @@
 	<details open={!bias}>
 		<summary>{failed.length} say nothing</summary>
 		<ul>
-			{#each failed as { name, words } (name)}<li><bdi>{name}</bdi>: {words}</li>{/each}
+			{#each failed as { name, words }, i (i)}<li><bdi>{name}</bdi>: {words}</li>{/each}
 		</ul>
 	</details>
 {/if}

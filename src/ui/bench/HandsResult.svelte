@@ -106,7 +106,7 @@
 	<details>
 		<summary>Frame by frame</summary>
 		<ul>
-			{#each hands.frames as { name, shutterS, streakPx } (name)}
+			{#each hands.frames as { name, shutterS, streakPx }, i (i)}
 				<li><bdi>{name}</bdi>: {shutterWords(shutterS)}, moved {streakPx.toFixed(1)} px</li>
 			{/each}
 		</ul>

@@ -4,8 +4,8 @@
 	import Named from '../shared/Named.svelte';
 	import StateMark from '../shared/StateMark.svelte';
 	import type { CardContent } from '$words/card';
-	import { drawableOf } from '../plan/pictures';
-	import SmallFrame from './SmallFrame.svelte';
+	import { drawableOf } from '../drawing/drawable';
+	import SmallFrame from '../drawing/SmallFrame.svelte';
 
 	/** The front of a card, to be read at arm's length. */
 	interface Props {
@@ -27,7 +27,7 @@
 			</p>
 		{/if}
 		<dl class="settings">
-			{#each content.settings as { label, value } (label)}
+			{#each content.settings as { label, value }, i (i)}
 				<div>
 					<dt>{label}</dt>
 					<dd>{value}</dd>
@@ -45,7 +45,7 @@
 		/>
 	</div>
 	<dl class="facts">
-		{#each content.facts as { label, value } (label)}
+		{#each content.facts as { label, value }, i (i)}
 			<dt>{label}</dt>
 			<dd><Named {shot} text={value} /></dd>
 		{/each}
@@ -60,7 +60,7 @@
 	</dl>
 	{#if content.cautions.length > 0}
 		<ul class="cautions">
-			{#each content.cautions as text (text)}<li>{text}</li>{/each}
+			{#each content.cautions as text, i (i)}<li>{text}</li>{/each}
 		</ul>
 	{/if}
 </div>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ScreenProps } from '../screens';
+	import type { ScreenProps } from '../keeping/screenProps';
 	import CardScreen from './CardScreen.svelte';
 	import UnplannedScreen from './UnplannedScreen.svelte';
 

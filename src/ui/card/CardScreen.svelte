@@ -3,8 +3,8 @@
 	import { ASKS_FOR_NOTHING } from '$words/reasons';
 	import { dueAt } from '$core/day/schedule';
 	import { clock } from '$words/day';
-	import { WallClock } from '../shared/clock.svelte';
-	import { localMinute } from '../shared/localTime';
+	import { WallClock } from '../browser/clock.svelte';
+	import { localMinute } from '../browser/localTime';
 	import { indexOfOpen, stepBy } from '../keeping/dayActions';
 	import { useKit } from '../kit/kit.svelte';
 	import type { Session } from '../keeping/session.svelte';
@@ -17,7 +17,7 @@
 	import Steppers from './Steppers.svelte';
 	import { swiping } from './swipe';
 	import TakenSheet from './TakenSheet.svelte';
-	import { keepAwake } from './wakeLock';
+	import { keepAwake } from '../browser/wakeLock';
 
 	/** What one carries: one shot, large; and a shot that nobody planned. */
 	interface Props {

@@ -13,7 +13,7 @@
 	import { addShot } from '../keeping/dayActions';
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
-	import { localMinute } from '../shared/localTime';
+	import { localMinute } from '../browser/localTime';
 	import { settings } from '../shared/settings.svelte';
 	import CardFace from './CardFace.svelte';
 	import { cardOf } from '$words/card';

@@ -8,7 +8,7 @@
 	import { photographAsked } from '../photograph/asked.svelte';
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
-	import { ARRANGEMENTS, arranged, type Arrangement } from '../shared/arrangements';
+	import { ARRANGEMENTS, arranged, type Arrangement } from '../keeping/arrangements';
 
 	/** Adds a shot at the end of the day: empty, or from an arrangement. */
 	interface Props {

@@ -4,7 +4,7 @@
 	import { capital, count, fStop } from '$words/numbers';
 	import { useKit } from '../kit/kit.svelte';
 	import type { DayView } from './day.svelte';
-	import { askSolution } from './solutions';
+	import { askSolution } from '../keeping/solutions';
 
 	/** At which f-numbers the day is taken; too many alike are pointed out once. */
 	let { day }: { day: DayView } = $props();

@@ -2,7 +2,7 @@
 	import { dragHandle, dragHandleZone, SHADOW_ITEM_MARKER_PROPERTY_NAME } from 'svelte-dnd-action';
 	import { tick } from 'svelte';
 	import { dueAt, pausesIn } from '$core/day/schedule';
-	import { WallClock } from '../shared/clock.svelte';
+	import { WallClock } from '../browser/clock.svelte';
 	import type { ShotRecord } from '$data/store/database';
 	import type { DayView } from './day.svelte';
 	import { clock, pauseWords } from '$words/day';

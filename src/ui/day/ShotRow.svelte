@@ -6,14 +6,14 @@
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
 	import { holdState } from '$core/study/take';
-	import { whenIdle } from '../asking/whenIdle';
+	import { whenIdle } from '../browser/whenIdle';
 	import TakenLine from '../shared/TakenLine.svelte';
-	import { watchSight } from '../shared/sight';
+	import { watchSight } from '../browser/sight';
 	import StateMark from '../shared/StateMark.svelte';
 	import { useKit } from '../kit/kit.svelte';
 	import { clock, durationWords, STATUS_WORDS, verdictWords } from '$words/day';
-	import SmallStage from '../shared/SmallStage.svelte';
-	import { askSolution } from './solutions';
+	import SmallStage from '../drawing/SmallStage.svelte';
+	import { askSolution } from '../keeping/solutions';
 	import type { DayView } from './day.svelte';
 	import RowMenu from './RowMenu.svelte';
 

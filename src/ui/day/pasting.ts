@@ -2,7 +2,7 @@ import type { Pasted } from '$core/day/pastedList';
 import { newGuest, sameName } from '$core/day/guests';
 import { JOB_LIMITS, type Guest } from '$core/format/job';
 import type { ShotRecord } from '$data/store/database';
-import { freshShot } from '../files/in/listed';
+import { freshShot } from '../keeping/listedShots';
 import type { DayView } from './day.svelte';
 
 /** Taking over a list that was pasted. */

@@ -17,7 +17,7 @@ import { PART_SCHEMAS, type PartConflict, type PartsOf } from '$data/store/parts
 import type { ErasedCounts, Store } from '$data/store/store';
 import { Invalid, validated } from '$data/store/valid';
 import { mergedWithStore } from './followed';
-import type { UnsentWork, UnsentPart } from './leftBehind';
+import type { UnsentWork, UnsentPart } from './unsentWork';
 import { Outbox, type Sent } from './outbox.svelte';
 
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;

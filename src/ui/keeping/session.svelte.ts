@@ -8,7 +8,7 @@ import { CardSteps } from './cardSteps.svelte';
 import { DoneSteps } from './doneSteps.svelte';
 import { DaySteps } from './daySteps.svelte';
 import { Histories } from './histories.svelte';
-import { forgetUnsent, unsentOfOthers, saveUnsent } from './leftBehind';
+import { forgetUnsent, unsentOfOthers, saveUnsent } from './unsentWork';
 import { Library } from './library.svelte';
 import { Outbox } from './outbox.svelte';
 import type { Undoing } from './undoing';

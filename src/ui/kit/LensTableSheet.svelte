@@ -7,8 +7,8 @@
 	import { lensTablePage, type LensTable } from '$files/out/lensTable';
 	import { depthWords, distance, fStop } from '$words/numbers';
 	import { tableAsPdf } from '../../workers/cards';
-	import { printPage } from '../files/out/printPage';
-	import { fileName, saveBlob } from '../files/out/saving';
+	import { printPage } from '../browser/printPage';
+	import { fileName, saveBlob } from '../browser/saving';
 	import { byName } from '../shared/byName';
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';
@@ -126,7 +126,7 @@
 					<thead>
 						<tr>
 							<th scope="col">focused at</th>
-							{#each table.head as text (text)}<th scope="col">{text}</th>{/each}
+							{#each table.head as text, i (i)}<th scope="col">{text}</th>{/each}
 						</tr>
 					</thead>
 					<tbody>
@@ -139,7 +139,7 @@
 					</tbody>
 				</table>
 			</div>
-			{#each table.notes as note (note)}<p class="note">{note}</p>{/each}
+			{#each table.notes as note, i (i)}<p class="note">{note}</p>{/each}
 		</div>
 	{/if}
 </Modal>

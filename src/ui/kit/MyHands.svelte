@@ -56,7 +56,7 @@
 		</div>
 		{#if of === 'focusing' && lenses.length > 0}
 			<ul aria-label="Lenses with a bias of their own">
-				{#each lenses as [lens, { biasMm, frames }] (lens)}
+				{#each lenses as [lens, { biasMm, frames }], i (i)}
 					<li>
 						<span><bdi>{lens}</bdi>: {biasWords(biasMm)} (measured, {frames} frames)</span>
 						<button class="knob" type="button" onclick={() => forget(lens)}

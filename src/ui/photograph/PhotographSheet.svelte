@@ -13,9 +13,9 @@
 	import { newShot } from '../keeping/newShot';
 	import type { Session } from '../keeping/session.svelte';
 	import { useKit } from '../kit/kit.svelte';
-	import { Asking } from '../asking/asking.svelte';
+	import { Asking } from '../working/asking.svelte';
 	import NumberField from '../fields/NumberField.svelte';
-	import SmallStage from '../shared/SmallStage.svelte';
+	import SmallStage from '../drawing/SmallStage.svelte';
 	import { photographPort } from '../../workers/ports';
 	import type { Becomes } from './asked.svelte';
 	import FaceRings from './FaceRings.svelte';

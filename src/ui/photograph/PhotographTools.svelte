@@ -1,6 +1,6 @@
 <script lang="ts">
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
-	import { saveBlob } from '../files/out/saving';
+	import { saveBlob } from '../browser/saving';
 	import Menu from '../shared/Menu.svelte';
 	import type { KeptPhotograph } from './keptPhotograph.svelte';
 

@@ -6,7 +6,7 @@
 	import { verdictOf } from '$words/verdict';
 	import { advicePort } from '../../workers/ports';
 	import { useKit } from '../kit/kit.svelte';
-	import { Asking } from '../asking/asking.svelte';
+	import { Asking } from '../working/asking.svelte';
 	import Named from '../shared/Named.svelte';
 	import { settings } from '../shared/settings.svelte';
 

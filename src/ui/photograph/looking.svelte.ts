@@ -2,7 +2,7 @@ import type { FoundFace } from '$core/photograph/fitHead';
 import type { Build } from '$core/tables/heads';
 import type { SeenPhotograph } from '../../photograph/lookFor';
 import { photographPort } from '../../workers/ports';
-import { LongWork } from '../asking/longWork.svelte';
+import { LongWork } from '../working/longWork.svelte';
 import { PROBLEM_WORDS } from './problems';
 
 /** A face on a photograph, found or pointed at; places in pixels from its top left. */

@@ -7,7 +7,7 @@
 	import Ladder from './ladder/Ladder.svelte';
 	import Stepper from './ladder/Stepper.svelte';
 	import { useKit } from '../kit/kit.svelte';
-	import { PlanView } from './plan.svelte';
+	import { PlanView } from './view/plan.svelte';
 	import Stage from './stage/Stage.svelte';
 	import TryInstead from './verdict/TryInstead.svelte';
 	import Verdict from './verdict/Verdict.svelte';

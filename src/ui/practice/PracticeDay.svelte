@@ -6,7 +6,7 @@
 	import { rollsOf } from '../../practice/day';
 	import type { RollOrder } from '../../practice/roll';
 	import { practicePort, type TakenFrame } from '../../workers/ports';
-	import { fileName, savedWords, writeFile } from '../files/out/saving';
+	import { fileName, savedWords, writeFile } from '../browser/saving';
 	import type { Session } from '../keeping/session.svelte';
 	import { takenAt } from './takenAt';
 

@@ -10,9 +10,9 @@
 	import { exposureWords } from '$words/light';
 	import { fStop, stopsInWords } from '$words/numbers';
 	import { zipped } from '$files/out/zip';
-	import { fileName, savedWords, writeFile } from '../files/out/saving';
+	import { fileName, savedWords, writeFile } from '../browser/saving';
 	import { photographAsked } from '../photograph/asked.svelte';
-	import { filesAsked } from '../review/home/asked.svelte';
+	import { filesAsked } from '../frames/handedFiles.svelte';
 	import NumberField from '../fields/NumberField.svelte';
 	import Pick from '../fields/Pick.svelte';
 	import FrameView from './FrameView.svelte';

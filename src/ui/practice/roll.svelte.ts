@@ -1,5 +1,5 @@
 import { practicePort, type TakenFrame } from '../../workers/ports';
-import { LongWork } from '../asking/longWork.svelte';
+import { LongWork } from '../working/longWork.svelte';
 import type { RollOrder } from '../../practice/roll';
 
 /** A frame on the strip: a small picture at first, then its file. */

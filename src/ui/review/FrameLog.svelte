@@ -4,7 +4,7 @@
 	import { shutterWords } from '$words/light';
 	import { fStop } from '$words/numbers';
 	import { clippedWords, inFocusWords } from '$words/review';
-	import type { ReviewView } from './review.svelte';
+	import type { ReviewView } from './view/review.svelte';
 
 	/** The log of a shot: in order, what was focused on, with which settings, kept or not, and a note. */
 	let { view }: { view: ReviewView } = $props();
@@ -16,7 +16,7 @@
 	<table>
 		<thead>
 			<tr>
-				{#each ['', 'in focus', 'f-number', 'shutter', 'ISO', 'mm', 'white', 'mark', 'note'] as head (head)}
+				{#each ['', 'in focus', 'f-number', 'shutter', 'ISO', 'mm', 'white', 'mark', 'note'] as head, i (i)}
 					<th scope="col"
 						>{head}{#if !head}<span class="sr-only">frame</span>{/if}</th
 					>

@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { FRAMES_DRAGGED } from './home/asked.svelte';
+	import { FRAMES_DRAGGED } from '../frames/handedFiles.svelte';
 	import { judging } from '../../workers/judging';
-	import { Asking } from '../asking/asking.svelte';
-	import type { Group } from './group';
-	import type { ReviewView } from './review.svelte';
+	import { Asking } from '../working/asking.svelte';
+	import type { Group } from './view/group';
+	import type { ReviewView } from './view/review.svelte';
 
 	/** A shot and its frames, judged together whenever one more is measured. */
 	let { view, group, onput }: { view: ReviewView; group: Group; onput: (groupId: string) => void } =

@@ -3,7 +3,7 @@
 	import { frameWords, settingsWords } from '$words/review';
 	import { settings } from '../shared/settings.svelte';
 	import { shortcutKey } from '../shared/shortcuts';
-	import type { ReviewView } from './review.svelte';
+	import type { ReviewView } from './view/review.svelte';
 
 	/** Keep, maybe, drop, and what is said of the frame that is looked at. */
 	let { view }: { view: ReviewView } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { absentWords, faceMark, faceWords, fewestWords, othersWords } from '$words/review';
-	import type { Judged } from './group';
-	import type { ReviewView } from './review.svelte';
+	import type { Judged } from './view/group';
+	import type { ReviewView } from './view/review.svelte';
 
 	/** A row a person, a column a frame: who is sharp with open eyes where; and the fewest frames that hold everybody. */
 	let { view }: { view: ReviewView } = $props();

@@ -8,13 +8,13 @@
 	import { causesWords, learnedWords, outcomeWords } from '$words/review';
 	import type { Solution } from '$core/study/plan';
 	import { oddsPort } from '../../workers/ports';
-	import { askSolution } from '../day/solutions';
+	import { askSolution } from '../keeping/solutions';
 	import { useKit } from '../kit/kit.svelte';
 	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';
-	import { Asking } from '../asking/asking.svelte';
+	import { Asking } from '../working/asking.svelte';
 	import { settings } from '../shared/settings.svelte';
-	import type { ReviewView } from './review.svelte';
+	import type { ReviewView } from './view/review.svelte';
 
 	/** So many good frames were expected, so many came; what it was when not; and what was learned. */
 	let { view, session }: { view: ReviewView; session: Session } = $props();
@@ -88,7 +88,7 @@
 	<p>Nothing yet: it takes eight frames or more of planned shots.</p>
 {:else}
 	<ul>
-		{#each learned as one (`${one.key} ${one.lens}`)}
+		{#each learned as one, i (i)}
 			<li>{learnedWords(one, usedNow(one), settings.units)}</li>
 		{/each}
 	</ul>

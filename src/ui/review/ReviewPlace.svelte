@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ScreenProps } from '../screens';
+	import type { ScreenProps } from '../keeping/screenProps';
 	import ReviewScreen from './ReviewScreen.svelte';
 
 	/** What came home from the camera, judged: another job, another screen. */

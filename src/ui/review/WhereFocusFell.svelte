@@ -3,7 +3,7 @@
 	import { fellWords, vantageWords } from '$words/review';
 	import { settings } from '../shared/settings.svelte';
 	import { namesBeside } from './besideMarks';
-	import type { ReviewView } from './review.svelte';
+	import type { ReviewView } from './view/review.svelte';
 
 	/** A small stage from above: everybody at their depth, the plane that explains what was measured, and the plan's. */
 	let { view, planeM: plannedM }: { view: ReviewView; planeM: number | null } = $props();

@@ -1,5 +1,5 @@
 import { actionOf, isOfReview, type ReviewAction } from '../shared/shortcuts';
-import type { ReviewView } from './review.svelte';
+import type { ReviewView } from './view/review.svelte';
 
 /** Keys in Review: all frames are judged with one hand. */
 

@@ -38,7 +38,7 @@
 			everything
 		</p>
 		<dl>
-			{#each KEYS as [keys, words] (keys)}
+			{#each KEYS as [keys, words], i (i)}
 				<dt>{keys}</dt>
 				<dd>{words}</dd>
 			{/each}

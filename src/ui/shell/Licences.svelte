@@ -23,7 +23,7 @@
 			<p>Reading…</p>
 		{:then all}
 			<ul>
-				{#each all as { name, version, licence, text } (name)}
+				{#each all as { name, version, licence, text }, i (i)}
 					<li>
 						<details>
 							<summary>{name} {version}: {licence}</summary>

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import type { Refusal } from '$core/format/shotFile';
-	import { saveShotFile, saveText } from '../files/out/saving';
+	import { saveShotFile, saveText } from '../browser/saving';
 	import type { Trouble } from '$data/store/trouble';
 	import type { AutoBackup } from '../keeping/autoBackup.svelte';
 	import type { Keeping } from '../keeping/promise.svelte';
-	import type { Network } from '../shared/network.svelte';
+	import type { Network } from '../browser/network.svelte';
 	import type { PartConflict } from '$data/store/parts';
 	import type { Session } from '../keeping/session.svelte';
 
@@ -127,7 +127,7 @@
 				<p>{refusal.message} Nothing was changed.</p>
 				{#if refusal.problems.length > 0}
 					<ul>
-						{#each refusal.problems.slice(0, MOST_SHOWN) as { path, message } (path + message)}
+						{#each refusal.problems.slice(0, MOST_SHOWN) as { path, message }, i (i)}
 							<li><code>{path}</code>: {message}</li>
 						{/each}
 						{#if refusal.problems.length > MOST_SHOWN}

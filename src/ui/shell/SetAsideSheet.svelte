@@ -5,7 +5,7 @@
 	import { valueAt, withValueAt } from '$data/mending';
 	import { troubleOf } from '$data/store/trouble';
 	import { Invalid } from '$data/store/valid';
-	import { saveText } from '../files/out/saving';
+	import { saveText } from '../browser/saving';
 	import type { Session } from '../keeping/session.svelte';
 
 	/** Records that cannot be read: what is wrong with each, to be put right in its place. */

@@ -5,7 +5,7 @@
 	import { addShot, setRemoved } from '../keeping/dayActions';
 	import { newShot } from '../keeping/newShot';
 	import DeviceButtons from './DeviceButtons.svelte';
-	import { saveShotFile } from '../files/out/saving';
+	import { saveShotFile } from '../browser/saving';
 	import { openSampleDay } from '../keeping/sample';
 	import type { Session } from '../keeping/session.svelte';
 

@@ -9,10 +9,10 @@
 	import { LENSES } from '$data/kit';
 	import { verdictWords } from '$words/day';
 	import { distance, fStop } from '$words/numbers';
-	import SmallFrame from '../card/SmallFrame.svelte';
-	import { drawableOf } from '../plan/pictures';
+	import SmallFrame from '../drawing/SmallFrame.svelte';
+	import { drawableOf } from '../drawing/drawable';
 	import { settings } from '../shared/settings.svelte';
-	import SmallStage from '../shared/SmallStage.svelte';
+	import SmallStage from '../drawing/SmallStage.svelte';
 
 	/** The real thing in small: somebody is moved, the f-number is turned, and the answer and the picture follow. */
 

@@ -9,7 +9,7 @@ import type { Spreads } from '$core/tables/spreads';
 import type { KitLens } from '$data/store/database';
 import { goingOn } from '$data/kitContents';
 import { choosingPort } from '../../../workers/ports';
-import { LongWork } from '../../asking/longWork.svelte';
+import { LongWork } from '../../working/longWork.svelte';
 
 /** Lenses weighed against each other on one body. */
 

@@ -7,10 +7,10 @@
 	import { settingsWords } from '$words/review';
 	import { useKit } from '../../kit/kit.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import SmallPicture from '../../review/looking/SmallPicture.svelte';
+	import SmallPicture from '../../frames/SmallPicture.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import FramesIn from '../FramesIn.svelte';
-	import HowTo from '../HowTo.svelte';
+	import FramesIn from '../parts/FramesIn.svelte';
+	import HowTo from '../parts/HowTo.svelte';
 	import ExerciseLog from './ExerciseLog.svelte';
 	import ExerciseSetUp from './ExerciseSetUp.svelte';
 	import ExerciseSheet from './ExerciseSheet.svelte';

@@ -4,8 +4,8 @@
 	import type { Sheet } from '$files/out/paper/contactSheet';
 	import { exerciseCaption } from '$words/exercises';
 	import { sheetAsPdf } from '../../../workers/cards';
-	import { fileName, saveBlob, savedWords } from '../../files/out/saving';
-	import type { IntakeFile } from '../../review/home/homeFile';
+	import { fileName, saveBlob, savedWords } from '../../browser/saving';
+	import type { IntakeFile } from '../../frames/intakeFile';
 	import { FAVOURITE_PX, SHEET_PX, sheetFrame } from '../../review/out/out';
 	import { sheetPicture } from '../../review/out/sheetPicture';
 	import { settings } from '../../shared/settings.svelte';

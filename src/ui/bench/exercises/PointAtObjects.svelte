@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { OBJECTS } from '$core/exercises/exercise';
-	import { largePicture } from '../../review/home/pictures';
+	import { largePicture } from '../../frames/pictures';
 	import PointingCross from '../../shared/PointingCross.svelte';
 	import type { ExerciseRun } from './exerciseRun.svelte';
 

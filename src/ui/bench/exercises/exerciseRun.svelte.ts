@@ -4,12 +4,12 @@ import { exerciseRolls, type ExerciseGear } from '../../../practice/exerciseRoll
 import { thingsInPicture } from '../../../practice/exerciseScenes';
 import type { PointedAt } from '../../../photograph/follow';
 import type { Session } from '../../keeping/session.svelte';
-import type { FrameIntake } from '../../review/home/homecoming.svelte';
-import type { IntakeFile } from '../../review/home/homeFile';
-import { intakeFor } from '../../review/home/homes.svelte';
-import { LongWork } from '../../asking/longWork.svelte';
-import type { PassedOver } from '../bench.svelte';
-import { shootRolls } from '../shootRolls';
+import type { FrameIntake } from '../../frames/frameIntake.svelte';
+import type { IntakeFile } from '../../frames/intakeFile';
+import { intakeFor } from '../../frames/intakes.svelte';
+import { LongWork } from '../../working/longWork.svelte';
+import type { PassedOver } from '../parts/bench.svelte';
+import { shootRolls } from '../parts/shootRolls';
 
 /** Exercises in which objects are pointed at, since they have no faces to be found by. */
 export const HAS_OBJECTS: Readonly<Record<ExerciseName, boolean>> = {

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { FRAMES_DRAGGED } from '../../review/home/asked.svelte';
-	import { droppedFiles } from './folders';
+	import { FRAMES_DRAGGED } from '../../frames/handedFiles.svelte';
+	import { droppedFiles } from '../../browser/folders';
 
 	/** Files can be dropped anywhere on the window. */
 	interface Props {

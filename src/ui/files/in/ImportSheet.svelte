@@ -7,7 +7,7 @@
 	import type { Kit } from '../../kit/kit.svelte';
 	import Pick from '../../fields/Pick.svelte';
 	import type { Session } from '../../keeping/session.svelte';
-	import { readAgain } from '../../review/home/homes.svelte';
+	import { readAgain } from '../../frames/intakes.svelte';
 	import { takeJob, takeKit, takeSaid } from './importing';
 	import type { Compared } from './openings.svelte';
 

@@ -11,7 +11,7 @@ import { Kit } from '../../kit/kit.svelte';
 import { Session } from '../../keeping/session.svelte';
 import { comparedWith, emptyDevice, firstWay } from '$tests/support/importing';
 import { takeJob, takeKit } from './importing';
-import { jobOfRows } from './listed';
+import { jobOfRows } from '../../keeping/listedShots';
 
 let session: Session;
 let kit: Kit;

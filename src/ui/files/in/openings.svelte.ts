@@ -12,8 +12,8 @@ import { filesPort } from '../../../workers/ports';
 import type { Kit } from '../../kit/kit.svelte';
 import { addShot, newJob } from '../../keeping/dayActions';
 import type { Session } from '../../keeping/session.svelte';
-import { LongWork } from '../../asking/longWork.svelte';
-import { jobOfRows } from './listed';
+import { LongWork } from '../../working/longWork.svelte';
+import { jobOfRows } from '../../keeping/listedShots';
 
 /** What a file would bring. */
 export interface Compared {

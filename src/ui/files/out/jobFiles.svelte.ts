@@ -11,7 +11,7 @@ import { solve } from '$core/study/plan';
 import { asksForSomething } from '$core/study/study';
 import { chanceOf } from '$core/odds/chanceOf';
 import { lookAt } from '$core/study/scene';
-import { drawableOf } from '../../plan/pictures';
+import { drawableOf } from '../../drawing/drawable';
 import { jobFileOf, kitOfFile } from '$data/jobFile';
 import type { CardPaper } from '$files/out/paper/cardsPdf';
 import { pocketFile } from '$files/out/pocket';
@@ -19,12 +19,19 @@ import type { PrintedCard } from '$files/out/printed';
 import { cardsAsPdf } from '../../../workers/cards';
 import type { Kit } from '../../kit/kit.svelte';
 import { verdictWords } from '$words/day';
-import { fileName, saveBlob, savedWords, saveText, writeFile, type Saved } from './saving';
+import {
+	fileName,
+	saveBlob,
+	savedWords,
+	saveText,
+	writeFile,
+	type Saved
+} from '../../browser/saving';
 import type { Session } from '../../keeping/session.svelte';
 import { backupName, backupNow } from '../../keeping/backupNow';
 import { settings } from '../../shared/settings.svelte';
 import { pictured, printedCard } from './printedCards';
-import { printPage } from './printPage';
+import { printPage } from '../../browser/printPage';
 import { pngOfSvg, stageSvg } from './stageDrawing';
 
 /** What is done at the moment, or was done last. */

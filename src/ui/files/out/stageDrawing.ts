@@ -1,6 +1,6 @@
 import { cameraPose } from '$core/geometry/camera';
 import { rowName } from '$words/rows';
-import type { Drawable } from '../../plan/pictures';
+import type { Drawable } from '../../drawing/drawable';
 import {
 	fittedPoints,
 	focusLine,
@@ -8,9 +8,9 @@ import {
 	headMarks,
 	sliceThrough,
 	thingStroke
-} from '../../plan/stage/stageScene';
-import { fit, rulerStep, toPx } from '../../plan/stage/stageView';
-import { zoneOf } from '../../plan/stage/zone';
+} from '../../drawing/stageScene';
+import { fit, rulerStep, toPx } from '../../drawing/stageView';
+import { zoneOf } from '../../drawing/zone';
 import type { Flat } from '$core/anatomy/outline';
 import type { PrintedShape } from '$files/out/printed';
 import { svgFile } from '$files/out/svg';

@@ -5,9 +5,9 @@
 	import Choice from '../../fields/Choice.svelte';
 	import Pick from '../../fields/Pick.svelte';
 	import LightLimits from '../setup/LightLimits.svelte';
-	import { changeCamera, withFocal } from '../edits';
+	import { changeCamera, withFocal } from '../view/edits';
 	import GearFields from './GearFields.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import { ORIENTATION_OPTIONS, SUPPORT_OPTIONS } from '$words/options';
 
 	let { plan }: { plan: PlanView } = $props();

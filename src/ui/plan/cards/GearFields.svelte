@@ -4,8 +4,8 @@
 	import { byName, indexByName } from '../../shared/byName';
 	import Pick from '../../fields/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { changeCamera, withFocal } from '../edits';
-	import type { PlanView } from '../plan.svelte';
+	import { changeCamera, withFocal } from '../view/edits';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** Lens, body and focal length, out of the kit; what was used last is what new shots begin with. */
 	let { plan }: { plan: PlanView } = $props();

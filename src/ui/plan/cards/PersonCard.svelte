@@ -2,8 +2,8 @@
 	import Amount from '../../fields/Amount.svelte';
 	import type { Person } from '$core/format/shot';
 	import Pick from '../../fields/Pick.svelte';
-	import { changePerson } from '../edits';
-	import type { PlanView } from '../plan.svelte';
+	import { changePerson } from '../view/edits';
+	import type { PlanView } from '../view/plan.svelte';
 	import { BUILD_OPTIONS, KEEP_OPTIONS, MOTION_OPTIONS, NEED_OPTIONS } from '$words/options';
 
 	let { plan, person }: { plan: PlanView; person: Person } = $props();

@@ -2,8 +2,8 @@
 	import { reshape, shapeOf, type RowShape } from '$core/arrange/rowShape';
 	import type { Person } from '$core/format/shot';
 	import Length from '../../fields/Length.svelte';
-	import type { PlanView } from '../plan.svelte';
-	import NamesSheet from '../stage/NamesSheet.svelte';
+	import type { PlanView } from '../view/plan.svelte';
+	import NamesSheet from './NamesSheet.svelte';
 
 	/** A row as one thing: its spacing and its bend. */
 	let { plan, people }: { plan: PlanView; people: readonly Person[] } = $props();

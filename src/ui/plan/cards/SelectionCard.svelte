@@ -1,9 +1,10 @@
 <script lang="ts">
 	import { NUDGES, smallLength } from '$words/numbers';
 	import { settings } from '../../shared/settings.svelte';
-	import { turnObject, moveObject, positionOf, removeObject, rowPeople } from '../edits';
-	import type { ObjectRef, PlanView } from '../plan.svelte';
-	import { moveInWorld, type StageView } from '../stage/stageView';
+	import { turnObject, moveObject, positionOf, removeObject, rowPeople } from '../view/edits';
+	import type { ObjectRef } from '../../drawing/stageObjects';
+	import type { PlanView } from '../view/plan.svelte';
+	import { moveInWorld, type StageView } from '../../drawing/stageView';
 	import CameraCard from './CameraCard.svelte';
 	import PersonCard from './PersonCard.svelte';
 	import RowCard from './RowCard.svelte';

@@ -2,8 +2,8 @@
 	import Amount from '../../fields/Amount.svelte';
 	import type { Thing } from '$core/format/shot';
 	import Pick from '../../fields/Pick.svelte';
-	import { changeThing } from '../edits';
-	import type { PlanView } from '../plan.svelte';
+	import { changeThing } from '../view/edits';
+	import type { PlanView } from '../view/plan.svelte';
 	import { seenShareWords } from '$words/numbers';
 	import { INTENT_OPTIONS, LOOK_OPTIONS } from '$words/options';
 

@@ -1,12 +1,12 @@
 <script lang="ts">
 	import Picture from '../../picture/Picture.svelte';
 	import { keeping } from '../../picture/reuse';
-	import { watchSight } from '../../shared/sight';
+	import { watchSight } from '../../browser/sight';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { devicePx } from '../../picture/size';
-	import { wishOf, type Drawable } from '../pictures';
+	import { wishOf, type Drawable } from '../../drawing/drawable';
 	import { allowedWords, STATE_WORDS } from '$words/states';
-	import type { EyeTile } from './eyeTiles';
+	import type { EyeTile } from '../../drawing/eyeTiles';
 
 	/** One face: its eyes as the sensor has them. Click to focus there, Enter for the large view. */
 	interface Props {

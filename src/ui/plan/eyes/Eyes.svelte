@@ -2,10 +2,10 @@
 	import { reusing } from '../../picture/reuse';
 	import { preview } from '../../picture/preview.svelte';
 	import { devicePx } from '../../picture/size';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import EyesLarge from './EyesLarge.svelte';
 	import EyeTile from './EyeTile.svelte';
-	import { eyeTiles } from './eyeTiles';
+	import { eyeTiles } from '../../drawing/eyeTiles';
 
 	/** Close-ups of the faces, those that fail first. */
 	let { plan, isPhone }: { plan: PlanView; isPhone: boolean } = $props();

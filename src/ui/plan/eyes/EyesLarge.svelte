@@ -6,9 +6,9 @@
 	import { keeping } from '../../picture/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { devicePx } from '../../picture/size';
-	import { wishOf, type Drawable } from '../pictures';
-	import type { PlanView } from '../plan.svelte';
-	import { faceParts, type FaceCloseUp } from './eyeTiles';
+	import { wishOf, type Drawable } from '../../drawing/drawable';
+	import type { PlanView } from '../view/plan.svelte';
+	import { faceParts, type FaceCloseUp } from '../../drawing/eyeTiles';
 
 	/** One face at large: near eye, far eye, nose and ear side by side at one scale. */
 	interface Props {

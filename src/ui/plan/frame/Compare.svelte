@@ -5,8 +5,8 @@
 	import Picture from '../../picture/Picture.svelte';
 	import { keeping } from '../../picture/reuse';
 	import { fStop } from '$words/numbers';
-	import { drawableOf, wishOf } from '../pictures';
-	import type { PlanView } from '../plan.svelte';
+	import { drawableOf, wishOf } from '../../drawing/drawable';
+	import type { PlanView } from '../view/plan.svelte';
 	import { secondChoices, type SecondChoice } from './secondChoices';
 
 	/** The plan on the left of a divider, a second choice on its right, from the same place. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { DrawnEye } from './frameScene';
+	import type { DrawnEye } from '../../drawing/frameScene';
 
 	/** An eye where it projects, marked by its state. */
 	let { eye, size }: { eye: DrawnEye; size: number } = $props();

@@ -9,13 +9,13 @@
 	import Picture from '../../picture/Picture.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { devicePx, fitted } from '../../picture/size';
-	import { wishOf } from '../pictures';
-	import type { PlanView } from '../plan.svelte';
+	import { wishOf } from '../../drawing/drawable';
+	import type { PlanView } from '../view/plan.svelte';
 	import PhotographTools from '../../photograph/PhotographTools.svelte';
 	import Compare from './Compare.svelte';
 	import FrameDrawing from './FrameDrawing.svelte';
 	import FrameTools from './FrameTools.svelte';
-	import { drawFrame } from './frameScene';
+	import { drawFrame } from '../../drawing/frameScene';
 	import type { SecondChoice } from './secondChoices';
 
 	/** What the camera will see, with its real blur. Click a face to focus there. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Drawn, DrawnHead } from './frameScene';
+	import type { Drawn, DrawnHead } from '../../drawing/frameScene';
 	import EyeMark from './EyeMark.svelte';
 	import type { ComponentProps } from 'svelte';
 	import FrameGuides from './FrameGuides.svelte';

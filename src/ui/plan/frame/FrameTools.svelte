@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
 	import { settings, type Overlays } from '../../shared/settings.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import SavePicture from './SavePicture.svelte';
 	import { secondChoices, type SecondChoice } from './secondChoices';
 
@@ -67,7 +67,7 @@
 		onchange={(event) => choose(event.currentTarget.value)}
 	>
 		<option value="">compare…</option>
-		{#each groups as { label, choices } (label)}
+		{#each groups as { label, choices }, group (group)}
 			<optgroup {label}>
 				{#each choices as { key, label: text } (key)}<option value={key}>{text}</option>{/each}
 			</optgroup>

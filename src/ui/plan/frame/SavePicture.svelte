@@ -3,10 +3,10 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { solve, type Solution } from '$core/study/plan';
 	import { asksForSomething } from '$core/study/study';
-	import { fileName, saveBlob } from '../../files/out/saving';
+	import { fileName, saveBlob } from '../../browser/saving';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import {
 		alone,
 		ALONE_PX,
@@ -17,7 +17,7 @@
 		sheetWish,
 		textsOf,
 		wholeWish
-	} from './savedPicture';
+	} from '../../drawing/savedPicture';
 	import { secondChoices } from './secondChoices';
 
 	/** The picture as a PNG, alone or beside up to three other choices on one sheet. */
@@ -97,7 +97,7 @@
 			{#each OTHERS as place, i (place)}
 				<select aria-label="Choice {place + 1} of the sheet" bind:value={keys[i]}>
 					<option value="">nothing</option>
-					{#each groups as { label, choices } (label)}
+					{#each groups as { label, choices }, group (group)}
 						<optgroup {label}>
 							{#each choices as { key, label: text } (key)}<option value={key}>{text}</option
 								>{/each}

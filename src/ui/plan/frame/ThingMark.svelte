@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { DrawnThing } from './frameScene';
+	import type { DrawnThing } from '../../drawing/frameScene';
 
 	/** A thing where it projects, with a hint of what it is. */
 	interface Props {

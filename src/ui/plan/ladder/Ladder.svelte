@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { reusing } from '../../picture/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
-	import { sameObject, type PlanView } from '../plan.svelte';
+	import { sameObject } from '../../drawing/stageObjects';
+	import { type PlanView } from '../view/plan.svelte';
 	import { ladderTable, type Cell } from './ladderTable';
 
 	/** Every f-number of the lens and what it would hold. Pointing peeks, Enter or a click fixes. */

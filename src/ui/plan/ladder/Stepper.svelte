@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { fStop } from '$words/numbers';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** One rung large, with minus and plus: the ladder under a thumb. */
 	let { plan }: { plan: PlanView } = $props();

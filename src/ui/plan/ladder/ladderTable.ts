@@ -13,7 +13,8 @@ import { BACKGROUND_ID } from '$core/study/scene';
 import { faceRatios, isDiffracted, thingResults } from '$core/study/take';
 import { personName } from '$words/names';
 import type { OddsTable } from '../../../workers/ports';
-import { oddsAt, type ObjectRef } from '../plan.svelte';
+import { type ObjectRef } from '../../drawing/stageObjects';
+import { oddsAt } from '../view/plan.svelte';
 import { FLAG_WORDS } from '$words/light';
 
 /** The ladder as a table: one column per f-number, one line per row of people and per thing. */

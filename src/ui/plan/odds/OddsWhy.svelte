@@ -2,14 +2,14 @@
 	import { useKit } from '../../kit/kit.svelte';
 	import { adviceWords } from '$words/advice';
 	import { supportWords } from '$words/options';
-	import { Asking } from '../../asking/asking.svelte';
-	import AskedInVain from '../../asking/AskedInVain.svelte';
+	import { Asking } from '../../working/asking.svelte';
+	import NoAnswer from '../../working/NoAnswer.svelte';
 	import Choice from '../../fields/Choice.svelte';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { oddsPort } from '../../../workers/ports';
-	import { oddsAt, type PlanView } from '../plan.svelte';
-	import FNumberChart from '../verdict/FNumberChart.svelte';
+	import { oddsAt, type PlanView } from '../view/plan.svelte';
+	import FNumberChart from '../../drawing/FNumberChart.svelte';
 	import { aboutShare, between, causeSentence, framesSentence, hardestSentence } from '$words/odds';
 	import { personName } from '$words/names';
 
@@ -59,7 +59,7 @@
 
 <h3>The odds</h3>
 {#if plan.odds.problem}
-	<AskedInVain asked={plan.odds} what="the odds" />
+	<NoAnswer asked={plan.odds} what="the odds" />
 {:else if !odds}
 	<p>Counting frames…</p>
 {:else}
@@ -92,11 +92,11 @@
 			</tbody>
 		</table>
 	{/if}
-	<AskedInVain asked={plan.advice} what="what would help" />
+	<NoAnswer asked={plan.advice} what="what would help" />
 	{#if advice.length > 0}
 		<h4>what would help</h4>
 		<ul class="advice">
-			{#each advice as { one, words } (words.text)}
+			{#each advice as { one, words }, i (i)}
 				<li>
 					<button class="knob" type="button" onclick={() => plan.change(one.shot)}>
 						<Named text={words.text.replace(/\.$/, '')} {shot} />
@@ -105,9 +105,10 @@
 			{/each}
 		</ul>
 	{/if}
-	<AskedInVain {asked} what="the chart" />
+	<NoAnswer {asked} what="the chart" />
 	{#if lines.length > 0}
 		<FNumberChart
+			elsewhere="the ladder below the stage"
 			{lines}
 			{fNumbers}
 			shownFNumber={plan.solution?.plan.fNumberExact ?? null}

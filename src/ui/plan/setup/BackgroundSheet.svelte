@@ -6,7 +6,7 @@
 	import Amount from '../../fields/Amount.svelte';
 	import Choice from '../../fields/Choice.svelte';
 	import Pick from '../../fields/Pick.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** What the background as a whole should become, without anything of it being placed. */
 	let { plan }: { plan: PlanView } = $props();

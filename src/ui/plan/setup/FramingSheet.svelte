@@ -26,7 +26,7 @@
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, shareInWords } from '$words/numbers';
 	import { nameOfId, namesOf } from '$words/names';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** How large people stand in the picture, and moving the camera or the zoom until they do. */
 	let { plan }: { plan: PlanView } = $props();

@@ -5,7 +5,7 @@
 	import Amount from '../../fields/Amount.svelte';
 	import Choice from '../../fields/Choice.svelte';
 	import { ruleOf, ruleValue, SHUTTER_RULES, type RuleValue } from '../../shared/shutterRules';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** How slow the shutter may be, how high the ISO, and how much the stabiliser gives, for this shot. */
 	let { plan }: { plan: PlanView } = $props();

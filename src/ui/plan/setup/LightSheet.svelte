@@ -14,7 +14,7 @@
 	import SunFields from './SunFields.svelte';
 	import LightLimits from './LightLimits.svelte';
 	import { fStop } from '$words/numbers';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import { exposureWords, wordsOfEv } from '$words/light';
 
 	/** How much light there is, or which flash, and what may give. */
@@ -188,7 +188,7 @@
 			</p>
 		{/if}
 		<ul>
-			{#each told as text (text)}<li><Named {text} {shot} /></li>{/each}
+			{#each told as text, i (i)}<li><Named {text} {shot} /></li>{/each}
 		</ul>
 		{#if light}
 			<p class="body">

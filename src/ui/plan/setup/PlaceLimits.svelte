@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Amount from '../../fields/Amount.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** What the place allows: advice and other lenses keep within it. */
 	let { plan }: { plan: PlanView } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import { lightInShort } from '$words/light';
 	import { BACKGROUND_OPTIONS } from '$words/options';
 	import { settings } from '../../shared/settings.svelte';

@@ -2,7 +2,7 @@
 	import { wrapDeg } from '$core/geometry/angle';
 	import NumberField from '../../fields/NumberField.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import { aroundOf, sunAt } from './sun';
 
 	/** Where the sun stands when the shot is taken: by the place, the time, and where the stage looks. */

@@ -4,12 +4,12 @@
 	import { impressionOf } from '$core/optics/perspective';
 	import { nominalFNumber } from '$core/optics/fNumber';
 	import { advicePort } from '../../../workers/ports';
-	import { Asking } from '../../asking/asking.svelte';
-	import AskedInVain from '../../asking/AskedInVain.svelte';
+	import { Asking } from '../../working/asking.svelte';
+	import NoAnswer from '../../working/NoAnswer.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, signedPercent, smallLength } from '$words/numbers';
 	import { namesOf } from '$words/names';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import { exposureWords, FLAG_WORDS } from '$words/light';
 	import PlaceLimits from './PlaceLimits.svelte';
 
@@ -91,7 +91,7 @@
 <div class="sheet">
 	<PlaceLimits {plan} />
 	{#if asked.problem}
-		<AskedInVain {asked} what="other lenses" />
+		<NoAnswer {asked} what="other lenses" />
 	{:else if !ways}
 		<p>Trying every lens of your kit…</p>
 	{:else}
@@ -112,7 +112,7 @@
 					</tr>
 				</thead>
 				<tbody>
-					{#each sorted as way (way.lens.name + way.focalMm)}
+					{#each sorted as way (way)}
 						<tr class:own={isOwn(way)} class:out={way.isOutOfRoom || way.fNumber === null}>
 							<th scope="row">
 								<bdi>{way.lens.name}</bdi>

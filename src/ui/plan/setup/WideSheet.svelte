@@ -20,7 +20,7 @@
 	import { preview } from '../../picture/preview.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { devicePx } from '../../picture/size';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** A view wider than the lens, with the lens’s own shallow depth, from many frames. */
 	let { plan }: { plan: PlanView } = $props();
@@ -168,7 +168,7 @@
 			<p>{shellWords(wide, units)}</p>
 			{#if movingWords(take)}<p class="is-marginal">{movingWords(take)}</p>{/if}
 			<ul>
-				{#each WIDE_REMINDERS as reminder (reminder)}<li>{reminder}</li>{/each}
+				{#each WIDE_REMINDERS as reminder, i (i)}<li>{reminder}</li>{/each}
 			</ul>
 		{/if}
 	{:else}

@@ -16,10 +16,10 @@
 	import { stoodAsFramed } from '$core/arrange/framing';
 	import Length from '../../fields/Length.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import { photographAsked } from '../../photograph/asked.svelte';
 	import GuestPicker from './GuestPicker.svelte';
-	import NamesSheet from './NamesSheet.svelte';
+	import NamesSheet from '../cards/NamesSheet.svelte';
 	import Menu from '../../shared/Menu.svelte';
 
 	/** Adding people and things, one or many at a time. */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { CameraPose } from '$core/geometry/camera';
 	import { degrees } from '$core/geometry/angle';
-	import { drawnM, toPx, type StageView } from './stageView';
+	import { drawnM, toPx, type StageView } from '../../drawing/stageView';
 
 	/** The camera on the stage, turned as it looks. */
 	interface Props {

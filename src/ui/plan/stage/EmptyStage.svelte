@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { photographAsked } from '../../photograph/asked.svelte';
-	import { arrangedIn, ARRANGEMENTS } from '../../shared/arrangements';
-	import type { PlanView } from '../plan.svelte';
+	import { arrangedIn, ARRANGEMENTS } from '../../keeping/arrangements';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** Nobody is there yet: arrangements to begin with, or a photograph. */
 	let { plan }: { plan: PlanView } = $props();

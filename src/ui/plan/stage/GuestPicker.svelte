@@ -3,7 +3,7 @@
 	import { standsIn, withGuest } from '$core/day/guests';
 	import type { Guest } from '$core/format/job';
 	import { settings } from '../../shared/settings.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** Those of the day's people who do not stand in the shot yet; a click places one. */
 	let { plan, isOpen = $bindable() }: { plan: PlanView; isOpen: boolean } = $props();

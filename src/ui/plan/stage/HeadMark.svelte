@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { HeadMark } from './stageScene';
+	import type { HeadMark } from '../../drawing/stageScene';
 
 	/** A head with its nose, and its state as a shape as well as a colour. */
 	let { mark, isSelected, isActive }: { mark: HeadMark; isSelected: boolean; isActive: boolean } =

@@ -5,8 +5,8 @@
 	import Pick from '../../fields/Pick.svelte';
 	import { INTENT_OPTIONS, KEEP_OPTIONS, NEED_OPTIONS } from '$words/options';
 	import CameraCard from '../cards/CameraCard.svelte';
-	import { changeCamera, changePerson, changeThing, removeObject } from '../edits';
-	import type { PlanView } from '../plan.svelte';
+	import { changeCamera, changePerson, changeThing, removeObject } from '../view/edits';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** The same objects as the drawing's, with numbers to type. */
 	let { plan }: { plan: PlanView } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Flat } from '$core/anatomy/outline';
-	import { LABEL_PX } from './stageScene';
+	import { LABEL_PX } from '../../drawing/stageScene';
 
 	/** The label by which a row is taken hold of. */
 	interface Props {

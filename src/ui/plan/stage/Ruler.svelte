@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Vec3 } from '$core/geometry/vector';
 	import { fromUnits, type Units } from '$words/numbers';
-	import { rulerStep, toPx, type StageView } from './stageView';
+	import { rulerStep, toPx, type StageView } from '../../drawing/stageView';
 
 	/** Distance from the camera, along the pane's edge. */
 	let { view, camera, units }: { view: StageView; camera: Vec3; units: Units } = $props();

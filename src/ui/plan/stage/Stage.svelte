@@ -1,11 +1,11 @@
 <script lang="ts">
 	import Choice from '../../fields/Choice.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import AddMenu from './AddMenu.svelte';
 	import EmptyStage from './EmptyStage.svelte';
 	import ObjectList from './ObjectList.svelte';
 	import StageDrawing from './StageDrawing.svelte';
-	import type { StageView } from './stageView';
+	import type { StageView } from '../../drawing/stageView';
 
 	/** The place from above, from the side, or as a list. */
 	let { plan, isPhone }: { plan: PlanView; isPhone: boolean } = $props();

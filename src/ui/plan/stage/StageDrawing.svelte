@@ -4,9 +4,10 @@
 	import { NUDGES, smallLength } from '$words/numbers';
 	import { keeping, reusing } from '../../picture/reuse';
 	import { settings } from '../../shared/settings.svelte';
-	import CardPlace from '../cards/CardPlace.svelte';
+	import BesideSelection from '../cards/BesideSelection.svelte';
 	import SelectionCard from '../cards/SelectionCard.svelte';
-	import { CAMERA, sameObject, type PlanView } from '../plan.svelte';
+	import { CAMERA, sameObject } from '../../drawing/stageObjects';
+	import { type PlanView } from '../view/plan.svelte';
 	import CameraMark from './CameraMark.svelte';
 	import HeadMark from './HeadMark.svelte';
 	import Readout from './Readout.svelte';
@@ -17,7 +18,7 @@
 	import StandingFloor from './StandingFloor.svelte';
 	import Zone from './Zone.svelte';
 	import { StageHands } from './hands.svelte';
-	import { dragWords } from './heldWords';
+	import { dragWords } from './dragWords';
 	import {
 		fittedPoints,
 		focusLine,
@@ -27,9 +28,9 @@
 		sliceThrough,
 		stageObjects,
 		turnHandleOf
-	} from './stageScene';
-	import { fit, toPx, toWorld, zoomAt, type StageView } from './stageView';
-	import { zoneOf } from './zone';
+	} from '../../drawing/stageScene';
+	import { fit, toPx, toWorld, zoomAt, type StageView } from '../../drawing/stageView';
+	import { zoneOf } from '../../drawing/zone';
 
 	/** The place from above or from the side, with everything in it movable by hand. */
 	interface Props {
@@ -229,14 +230,14 @@
 			{/if}
 		</svg>
 		{#if plan.selected && !hands.held}
-			<CardPlace edge={cardEdge} {isPhone}>
+			<BesideSelection edge={cardEdge} {isPhone}>
 				<SelectionCard
 					{plan}
 					{view}
 					selected={plan.selected}
 					onclose={() => (plan.selected = null)}
 				/>
-			</CardPlace>
+			</BesideSelection>
 		{/if}
 	</div>
 </div>

@@ -2,13 +2,13 @@
 	import { nominalFNumber, stopsBetween } from '$core/optics/fNumber';
 	import { bestStandpoint, shotFrom, type Standpoint } from '$core/advice/standing';
 	import { advicePort } from '../../../workers/ports';
-	import { Asking } from '../../asking/asking.svelte';
-	import AskedInVain from '../../asking/AskedInVain.svelte';
+	import { Asking } from '../../working/asking.svelte';
+	import NoAnswer from '../../working/NoAnswer.svelte';
 	import Pick from '../../fields/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, smallLength } from '$words/numbers';
-	import type { PlanView } from '../plan.svelte';
-	import { toPx, toWorld, type StageView } from './stageView';
+	import type { PlanView } from '../view/plan.svelte';
+	import { toPx, toWorld, type StageView } from '../../drawing/stageView';
 
 	/** The floor coloured by the f-number that is picked when the camera stands there, framing as now. */
 	let { plan, view }: { plan: PlanView; view: StageView } = $props();
@@ -170,7 +170,7 @@
 	{/if}
 </svg>
 <div class="legend" bind:borderBoxSize={legend} style:min-height="{mostLegendPx}px">
-	<AskedInVain {asked} what="where to stand" />
+	<NoAnswer {asked} what="where to stand" />
 	<p role="status">
 		{#if isOutOfReach}
 			No lens of the kit frames them alike from there.

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { radians } from '$core/geometry/angle';
-	import { drawnM, type StageView } from './stageView';
+	import { drawnM, type StageView } from '../../drawing/stageView';
 
 	/** From where the sun comes: a mark at the edge of the stage, its rays towards the middle. */
 	interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { Thing } from '$core/format/shot';
 	import type { CameraPose } from '$core/geometry/camera';
-	import { thingStroke } from './stageScene';
-	import type { StageView } from './stageView';
+	import { thingStroke } from '../../drawing/stageScene';
+	import type { StageView } from '../../drawing/stageView';
 
 	/** A thing on the stage: a stroke as wide as it is, its label, and whether it becomes what it should. */
 	interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { Vec3 } from '$core/geometry/vector';
 	import { settings } from '../../shared/settings.svelte';
-	import type { StageView } from './stageView';
-	import { paintZone, type Zone } from './zone';
+	import type { StageView } from '../../drawing/stageView';
+	import { paintZone, type Zone } from '../../drawing/zone';
 
 	/** The sharp zone under the stage's drawing, fading out as the real ratio does. */
 	interface Props {

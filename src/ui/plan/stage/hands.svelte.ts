@@ -6,10 +6,11 @@ import { seenFrom } from '$core/geometry/camera';
 import type { Scene } from '$core/study/scene';
 import { NUDGES } from '$words/numbers';
 import { settings } from '../../shared/settings.svelte';
-import { changeCamera, changePerson, moveObject, rowPeople, turnObject } from '../edits';
-import { PLANE, sameObject, type ObjectRef, type PlanView } from '../plan.svelte';
-import type { StageObject } from './stageScene';
-import { moveInWorld, panBy, toWorld, zoomAt, type StageView } from './stageView';
+import { changeCamera, changePerson, moveObject, rowPeople, turnObject } from '../view/edits';
+import { PLANE, sameObject, type ObjectRef } from '../../drawing/stageObjects';
+import { type PlanView } from '../view/plan.svelte';
+import type { StageObject } from '../../drawing/stageScene';
+import { moveInWorld, panBy, toWorld, zoomAt, type StageView } from '../../drawing/stageView';
 
 /** Taking hold of things on the stage, by pointer and by keyboard. One hold is one gesture. */
 

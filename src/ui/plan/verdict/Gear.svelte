@@ -6,7 +6,7 @@
 	import Length from '../../fields/Length.svelte';
 	import { settings } from '../../shared/settings.svelte';
 	import GearFields from '../cards/GearFields.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** Lens, focal length, distance and body in a line beside the verdict, and changed there. */
 	let { plan }: { plan: PlanView } = $props();

@@ -2,7 +2,7 @@
 	import { faceRatios } from '$core/study/take';
 	import { personName } from '$words/names';
 	import type { Solution } from '$core/study/plan';
-	import FNumberChart from './FNumberChart.svelte';
+	import FNumberChart from '../../drawing/FNumberChart.svelte';
 
 	/** Ratio against f-number, one line per face, with the focus as it is. */
 	let { solution }: { solution: Solution } = $props();
@@ -22,6 +22,7 @@
 </script>
 
 <FNumberChart
+	elsewhere="the ladder below the stage"
 	{lines}
 	{fNumbers}
 	shownFNumber={solution.plan.fNumberExact}

@@ -12,7 +12,7 @@
 	import { settings } from '../../shared/settings.svelte';
 	import Pick from '../../fields/Pick.svelte';
 	import { fStop, smallLength, stopsInWords } from '$words/numbers';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import { exposureWords, isoWords, shutterWords } from '$words/light';
 
 	/** The schools that differ in a number, applied to this shot, side by side. */

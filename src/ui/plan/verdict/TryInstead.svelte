@@ -1,10 +1,10 @@
 <script lang="ts">
 	import type { Advice } from '$core/advice/advice';
 	import { adviceWords } from '$words/advice';
-	import AskedInVain from '../../asking/AskedInVain.svelte';
+	import NoAnswer from '../../working/NoAnswer.svelte';
 	import Named from '../../shared/Named.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** The best pieces of advice, each with its gain; one click applies, undo takes back. */
 	let { plan, most }: { plan: PlanView; most: number } = $props();
@@ -23,14 +23,14 @@
 <div class="try" role="group" aria-label="Try instead">
 	{#if advice.length > 0}
 		<span class="label">try</span>
-		{#each advice as { one, words } (words.text)}
+		{#each advice as { one, words }, i (i)}
 			<button class="knob" type="button" title={words.text} onclick={() => take(one)}>
 				<span class="words"><Named text={words.move} {shot} /></span>
 				<strong class="gain">{words.gain}</strong>
 			</button>
 		{/each}
 	{/if}
-	<AskedInVain asked={plan.advice} what="advice" />
+	<NoAnswer asked={plan.advice} what="advice" />
 </div>
 
 <style>

@@ -9,7 +9,7 @@
 	import StateMark from '../../shared/StateMark.svelte';
 	import GearFields from '../cards/GearFields.svelte';
 	import Gear from './Gear.svelte';
-	import { oddsAt, type PlanView } from '../plan.svelte';
+	import { oddsAt, type PlanView } from '../view/plan.svelte';
 	import { holdState } from '$core/study/take';
 	import { framesSentence } from '$words/odds';
 	import ShootIt from '../../practice/ShootIt.svelte';

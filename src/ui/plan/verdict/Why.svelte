@@ -10,7 +10,7 @@
 	import { settings } from '../../shared/settings.svelte';
 	import { distance, fStop, stopsInWords } from '$words/numbers';
 	import Named from '../../shared/Named.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 	import OddsWhy from '../odds/OddsWhy.svelte';
 	import RatioChart from './RatioChart.svelte';
 	import SchoolTable from './SchoolTable.svelte';
@@ -39,7 +39,7 @@
 
 <div class="why">
 	<ul>
-		{#each reasons as text (text)}<li><Named {text} {shot} /></li>{/each}
+		{#each reasons as text, i (i)}<li><Named {text} {shot} /></li>{/each}
 		{#if zone}
 			<li>
 				On the axis it is sharp from {distance(zone.nearM, units)} to {distance(zone.farM, units)}:

@@ -8,7 +8,7 @@
 	import { fStop } from '$words/numbers';
 	import { aboutWords } from '$words/about';
 	import SetupBar from '../setup/SetupBar.svelte';
-	import type { PlanView } from '../plan.svelte';
+	import type { PlanView } from '../view/plan.svelte';
 
 	/** What the picture is about, and what it must be sharp for: before anything else can be chosen. */
 	let { plan }: { plan: PlanView } = $props();

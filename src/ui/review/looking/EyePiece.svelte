@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { pieceOf } from '../home/pictures';
+	import { pieceOf } from '../../frames/pictures';
 
 	/** A piece of a file around a place, pixel by pixel. */
 	interface Props {

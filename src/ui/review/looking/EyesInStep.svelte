@@ -2,7 +2,7 @@
 	import { blurPx } from '$core/measure/spread';
 	import { faceMark, inFocusWords, settingsWords, partOf } from '$words/review';
 	import EyePiece from './EyePiece.svelte';
-	import type { ReviewView } from '../review.svelte';
+	import type { ReviewView } from '../view/review.svelte';
 
 	/** The same eye from several frames, a pixel of the file on a pixel of the screen. */
 	let { view }: { view: ReviewView } = $props();

@@ -1,11 +1,11 @@
 <script lang="ts">
-	import { FRAMES_DRAGGED } from '../home/asked.svelte';
+	import { FRAMES_DRAGGED } from '../../frames/handedFiles.svelte';
 	import { faceMark, frameWords, inFocusWords } from '$words/review';
 	import { STATE_MARKS } from '$words/states';
-	import type { IntakeFile } from '../home/homeFile';
-	import type { ReviewView } from '../review.svelte';
-	import { whenIdle } from '../../asking/whenIdle';
-	import SmallPicture from './SmallPicture.svelte';
+	import type { IntakeFile } from '../../frames/intakeFile';
+	import type { ReviewView } from '../view/review.svelte';
+	import { whenIdle } from '../../browser/whenIdle';
+	import SmallPicture from '../../frames/SmallPicture.svelte';
 
 	/** The frames of a shot in a row: each with its worst face, shut eyes, what is in focus, and its mark. */
 	let { view }: { view: ReviewView } = $props();

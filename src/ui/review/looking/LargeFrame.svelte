@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { faceMark, faceWords, partOf } from '$words/review';
 	import PointingCross from '../../shared/PointingCross.svelte';
-	import { largePicture, makeReady } from '../home/pictures';
-	import type { ReviewView } from '../review.svelte';
+	import { largePicture, makeReady } from '../../frames/pictures';
+	import type { ReviewView } from '../view/review.svelte';
 
 	/** The frame that is looked at, whole, with everybody ringed; a ring chooses whom to look at. */
 	let { view }: { view: ReviewView } = $props();

@@ -2,8 +2,8 @@ import { expect, it } from 'vitest';
 import { measuredFace, measuredFrame } from '$tests/support/frames';
 import { UNJUDGED } from '$core/format/review';
 import { reviewSet } from '$core/review/reviewSet';
-import type { Judged } from '../group';
-import { nearerEye, sharpestFirst } from './sameEye';
+import type { Judged } from '../view/group';
+import { nearerEye, sharpestFirst } from '../view/sameEye';
 
 /** Frames of one face, turned so far and so blurred. */
 const judged = (...frames: readonly (readonly [turnDeg: number, px: number])[]): Judged[] => {

@@ -3,10 +3,10 @@
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { zipped } from '$files/out/zip';
 	import { sheetAsPdf } from '../../../workers/cards';
-	import { fileName, saveBlob, savedWords, saveText, writeFile } from '../../files/out/saving';
+	import { fileName, saveBlob, savedWords, saveText, writeFile } from '../../browser/saving';
 	import Choice from '../../fields/Choice.svelte';
 	import { contactSheetOf, sidecarsOf, tableOf, withSidecar, type SidecarRefusal } from './out';
-	import type { ReviewView } from '../review.svelte';
+	import type { ReviewView } from '../view/review.svelte';
 	import { sheetPicture } from './sheetPicture';
 
 	/** What goes out: sidecars, the table, contact sheets. */
@@ -143,7 +143,7 @@
 		<p role="status">{isBusy ? 'Being made…' : said}</p>
 		{#if refused.length > 0}
 			<ul role="alert">
-				{#each refused as one (one)}<li>{one}</li>{/each}
+				{#each refused as one, i (i)}<li>{one}</li>{/each}
 			</ul>
 		{/if}
 	</div>

@@ -3,7 +3,7 @@ import { UNJUDGED, type Mark } from '$core/format/review';
 import { measuredFrame } from '$tests/support/frames';
 import { chosenFile } from '$tests/support/chosen';
 import { sidecarsOf } from './out';
-import { ChosenSidecars } from '../home/sidecars';
+import { ChosenSidecars } from '../../frames/sidecars';
 
 const framed = (path: string, mark: Mark) => {
 	const file = chosenFile(path);

@@ -7,11 +7,11 @@ import { labelOf, newSidecar, ratingOf, type SidecarFacts } from '$files/out/sid
 import { mergedSidecar, type SidecarProblem } from '$files/in/sidecar';
 import { frameWords, inFocusWords, PART_WORDS, settingsWords } from '$words/review';
 import { picturesPort } from '../../../workers/ports';
-import type { IntakeFile } from '../home/homeFile';
-import { sidecarPaths } from '../home/sidecars';
-import { pictureKey } from '../home/pictures';
-import { judgedIn, type Group } from '../group';
-import type { ReviewView } from '../review.svelte';
+import type { IntakeFile } from '../../frames/intakeFile';
+import { sidecarPaths } from '../../frames/sidecars';
+import { pictureKey } from '../../frames/pictures';
+import { judgedIn, type Group } from '../view/group';
+import type { ReviewView } from '../view/review.svelte';
 
 /** What goes out of Review: sidecars, a table, a contact sheet. Frames themselves are never written to. */
 

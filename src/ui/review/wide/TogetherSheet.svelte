@@ -2,7 +2,7 @@
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { PROJECTIONS, type Projection } from '$core/stitch/projection';
-	import { fileName, saveBlob, savedWords } from '../../files/out/saving';
+	import { fileName, saveBlob, savedWords } from '../../browser/saving';
 	import Choice from '../../fields/Choice.svelte';
 	import type { CheckedSet, WideSets } from './wideSet.svelte';
 

@@ -3,7 +3,7 @@
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { setProblemWords, setWords } from '$words/wideSet';
 	import { settings } from '../../shared/settings.svelte';
-	import type { ReviewView } from '../review.svelte';
+	import type { ReviewView } from '../view/review.svelte';
 	import { mapOf, wideSetParts, type WideSets } from './wideSet.svelte';
 
 	/** Whether the frames of a shot can be one wide picture: before one leaves the place. */
@@ -63,13 +63,13 @@
 					{#each map.outlines as { index, corners: outline } (index)}
 						<polygon points={corners(outline)} />
 					{/each}
-					{#each map.thin as line (`${line.x1} ${line.y1} ${line.x2} ${line.y2}`)}
+					{#each map.thin as line, i (i)}
 						<line {...line} />
 					{/each}
 					{#each map.outlines as { index, x, y } (index)}
 						<text {x} {y} font-size={map.width / 26}>{shownAt(index) + 1}</text>
 					{/each}
-					{#each map.holes as { x, y } (`${x} ${y}`)}
+					{#each map.holes as { x, y }, i (i)}
 						<text class="hole" {x} {y} font-size={map.width / 18}>?</text>
 					{/each}
 				</svg>
@@ -80,7 +80,7 @@
 					<p class="is-sharp">They go together: no gap, focus and exposure as in the first.</p>
 				{/if}
 				<ul>
-					{#each problems as problem (problem)}<li>{problem}</li>{/each}
+					{#each problems as problem, i (i)}<li>{problem}</li>{/each}
 				</ul>
 				{#if !known.check.tellsFocus}
 					<p>These files do not tell the distance: whether the focus was locked, only you know.</p>

@@ -8,9 +8,9 @@ import type { Projection } from '$core/stitch/projection';
 import { cornersOf, type TurnedFrame } from '$core/stitch/roughPicture';
 import type { SetFile } from '../../../photograph/setPicture';
 import { stitchPort } from '../../../workers/ports';
-import { LongWork } from '../../asking/longWork.svelte';
-import type { Group } from '../group';
-import { pictureKey } from '../home/pictures';
+import { LongWork } from '../../working/longWork.svelte';
+import type { Group } from '../view/group';
+import { pictureKey } from '../../frames/pictures';
 
 /** Whether the frames of a shot go together, as it was looked up last. */
 export interface CheckedSet {

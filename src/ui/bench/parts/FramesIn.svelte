@@ -1,0 +1,109 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import { capital } from '$words/numbers';
+	import { acceptedPictures } from '../../frames/pictureFiles';
+	import type { PassedOver } from './bench.svelte';
+
+	/** Files in, or the practice camera instead; how far the measuring is, and what was of no use. */
+	interface Props {
+		/** "the chart", "the exercise" */
+		of: string;
+		/** On the button of the practice camera. */
+		practice: string;
+		measured: number;
+		isBusy: boolean;
+		/** How much is done, 0 to 1. */
+		share: number;
+		/** Why it stopped, in words; empty when all is well. */
+		problem: string;
+		passedOver: readonly PassedOver[];
+		onfiles: (files: readonly File[]) => void;
+		onshoot: () => void;
+		onclear: () => void;
+		onstop: () => void;
+	}
+
+	let {
+		of,
+		practice,
+		measured,
+		isBusy,
+		share,
+		problem,
+		passedOver,
+		onfiles,
+		onshoot,
+		onclear,
+		onstop
+	}: Props = $props();
+	let input = $state<HTMLInputElement>();
+
+	function chosen(event: Event & { currentTarget: HTMLInputElement }) {
+		const files = [...(event.currentTarget.files ?? [])];
+		event.currentTarget.value = '';
+		if (files.length > 0) onfiles(files);
+	}
+</script>
+
+<div class="row">
+	<Button size="xs" disabled={isBusy} onclick={() => input?.click()}>Choose frames…</Button>
+	<Button size="xs" color="light" disabled={isBusy} onclick={onshoot}>{practice}</Button>
+	{#if measured + passedOver.length > 0 && !isBusy}
+		<button class="knob" type="button" onclick={onclear}>Clear</button>
+	{/if}
+	<input
+		bind:this={input}
+		hidden
+		type="file"
+		multiple
+		accept={acceptedPictures()}
+		aria-label="Choose frames of {of}"
+		onchange={chosen}
+	/>
+</div>
+{#if isBusy}
+	<div class="row" role="group" aria-label="Measuring {of}">
+		<span>{measured} measured</span>
+		<div class="bar">
+			<Progressbar size="h-1.5" progress={Math.round(100 * share)} />
+		</div>
+		<button class="knob" type="button" onclick={onstop}>Stop</button>
+	</div>
+{:else if measured > 0}
+	<p role="status">{measured === 1 ? '1 frame is' : `${measured} frames are`} measured.</p>
+{/if}
+{#if problem}<p role="alert" class="is-soft">{capital(problem)}.</p>{/if}
+{#if passedOver.length > 0}
+	<details open={measured === 0}>
+		<summary>{passedOver.length} passed over</summary>
+		<ul>
+			{#each passedOver as { name, words }, i (i)}
+				<li><bdi>{name}</bdi>: {words}</li>
+			{/each}
+		</ul>
+	</details>
+{/if}
+
+<style>
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		align-items: center;
+	}
+	.bar {
+		flex: 1;
+		min-width: 6rem;
+	}
+	li {
+		overflow-wrap: anywhere;
+	}
+	@media (pointer: coarse) {
+		.row :global(button),
+		summary {
+			min-height: 2.75rem;
+			align-content: center;
+		}
+	}
+</style>

@@ -1,0 +1,138 @@
+<script lang="ts">
+	import Button from 'flowbite-svelte/Button.svelte';
+	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import type { FrameIntake } from '../frames/frameIntake.svelte';
+	import type { FrameFolder } from '$data/store/database';
+	import { canChooseFolder } from '../browser/folders';
+	import { takingWords } from '$words/review';
+	import type { FrameFolders } from '../frames/frameFolders.svelte';
+	import { acceptedPictures } from '../frames/pictureFiles';
+
+	/** Choosing what came home, and how far the measuring is. */
+	interface Props {
+		home: FrameIntake;
+		folders: FrameFolders;
+		/** Said under the buttons, once. */
+		said: string;
+	}
+
+	let { home, folders, said = $bindable() }: Props = $props();
+	let files = $state<HTMLInputElement>();
+	let folder = $state<HTMLInputElement>();
+	const all = $derived(home.files.filter(({ file, measured }) => file ?? measured).length);
+	const broken = $derived(home.files.filter(({ problem }) => problem).length);
+
+	async function take(chosen: readonly File[]) {
+		said = '';
+		said = takingWords(await home.open(chosen), chosen.length);
+		await folders.remember(chosen);
+	}
+
+	async function chooseFolder() {
+		if (!canChooseFolder()) return folder?.click();
+		try {
+			const found = await folders.choose();
+			if (found) void take(found);
+		} catch {
+			said = 'The folder could not be read. Choose the files in it instead.';
+		}
+	}
+
+	async function readAgain(folder: FrameFolder) {
+		try {
+			await take(await folders.readAgain(folder));
+		} catch (error) {
+			said = error instanceof Error ? error.message : String(error);
+		}
+	}
+
+	function chosen(event: Event & { currentTarget: HTMLInputElement }) {
+		const list = [...(event.currentTarget.files ?? [])];
+		event.currentTarget.value = '';
+		void take(list);
+	}
+</script>
+
+<div class="open">
+	<Button size="xs" onclick={() => files?.click()}>Choose frames…</Button>
+	<Button size="xs" color="light" onclick={() => void chooseFolder()}>A folder…</Button>
+	{#each folders.known as one (one.id)}
+		<Button size="xs" color="light" onclick={() => void readAgain(one)}>
+			Open “<bdi>{one.folder.name}</bdi>” again
+		</Button>
+	{/each}
+	<input
+		bind:this={files}
+		hidden
+		type="file"
+		multiple
+		accept={acceptedPictures()}
+		aria-label="Choose frames"
+		onchange={chosen}
+	/>
+	<input
+		bind:this={folder}
+		hidden
+		type="file"
+		webkitdirectory
+		aria-label="Choose a folder"
+		onchange={chosen}
+	/>
+</div>
+{#if home.isMeasuring || home.waiting.length > 0}
+	<div class="progress" role="group" aria-label="Measuring">
+		<span aria-live="off">{home.measuredCount} of {all - broken} measured</span>
+		<Progressbar
+			size="h-1.5"
+			progress={Math.round((100 * home.measuredCount) / Math.max(1, all - broken))}
+		/>
+		{#if home.isMeasuring}
+			<button class="knob" type="button" onclick={() => home.pause()}>Pause</button>
+		{:else}
+			<button class="knob" type="button" onclick={() => void home.measure()}>Go on</button>
+			<button
+				class="knob"
+				type="button"
+				onclick={() => home.forget(home.waiting.map(({ id }) => id))}>Leave the rest out</button
+			>
+		{/if}
+	</div>
+{/if}
+{#if said}<p role="status">{said}</p>{/if}
+{#if home.trouble}<p role="alert" class="is-soft">{home.trouble}</p>{/if}
+{#if broken > 0}
+	<details>
+		<summary>{broken} passed over</summary>
+		<ul>
+			{#each home.files.filter(({ problem }) => problem) as { id, name, problem } (id)}
+				<li><bdi>{name}</bdi>: {problem}</li>
+			{/each}
+		</ul>
+	</details>
+{/if}
+
+<style>
+	.open,
+	.progress {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.4rem;
+		align-items: center;
+	}
+	.progress > :global(div) {
+		flex: 1;
+		min-width: 5rem;
+	}
+	li {
+		overflow-wrap: anywhere;
+	}
+	@media (pointer: coarse) {
+		.open :global(button) {
+			min-height: 2.75rem;
+		}
+		summary {
+			min-height: 2.75rem;
+			align-content: center;
+		}
+	}
+</style>
