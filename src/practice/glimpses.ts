@@ -3,10 +3,10 @@ import { jinc } from '$core/numeric/bessel';
 import { linearFit } from '$core/numeric/linearFit';
 import { Random } from '$core/numeric/random';
 import { WAVELENGTH_MM } from '$core/optics/blur';
-import { FLASH_S } from '$core/study/light';
 import { pupilPoints, type PupilPoint } from '../preview/lens/aperture';
 import { evenDither, type Glimpse } from '../preview/lens/glimpse';
 import type { LensSetting } from '../preview/scene';
+import { RULES } from '$core/tables/rules';
 
 /** What happens while the shutter is open, as far as each glimpse of it depends on that. */
 export interface OpenShutter {
@@ -102,7 +102,7 @@ function momentOf(share: number, { shutterS, roomBelowStops }: OpenShutter): num
 	const ofRoom = 1 / (1 + 2 ** roomBelowStops);
 	return share < ofRoom
 		? (share / ofRoom - 0.5) * shutterS
-		: ((share - ofRoom) / (1 - ofRoom) - 0.5) * Math.min(shutterS, FLASH_S);
+		: ((share - ofRoom) / (1 - ofRoom) - 0.5) * Math.min(shutterS, RULES.flashS);
 }
 
 /** What an argument of 1 of the Airy pattern is on the sensor, mm: wavelength times N v/f over pi. */

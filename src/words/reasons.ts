@@ -1,6 +1,5 @@
 import type { Reason, ReasonOf, SpotRef } from '$core/format/reasons';
 import type { Shot } from '$core/format/shot';
-import { MOST_LEAN_M } from '$core/study/technique';
 import { isoWords, powerWords, shutterWords } from './light';
 import { nameOf, nameOfId, namesOf } from './names';
 import {
@@ -12,6 +11,7 @@ import {
 	smallLength,
 	type Units
 } from './numbers';
+import { RULES } from '$core/tables/rules';
 
 /** Why a plan is as it is, as one says it. */
 
@@ -49,7 +49,7 @@ const REASONS: Sayings = {
 		return `${who} is nearer than this lens can focus (${distance(closestFocusM, units)}).`;
 	},
 	lean: ({ leanM, gainStops }, { units }) =>
-		`Focus locked, then a ${Math.abs(leanM) > MOST_LEAN_M ? 'step' : 'lean'} of ${smallLength(leanM, units)} ${leanM > 0 ? 'forward' : 'back'}, would gain ${stopsInWords(gainStops)}.`,
+		`Focus locked, then a ${Math.abs(leanM) > RULES.longestLeanM ? 'step' : 'lean'} of ${smallLength(leanM, units)} ${leanM > 0 ? 'forward' : 'back'}, would gain ${stopsInWords(gainStops)}.`,
 	'move-point': (one, { shot }) => {
 		const level = one.isUpright ? ', the body held level' : '';
 		// the points of a body of which nothing was said are anybody's guess

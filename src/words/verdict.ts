@@ -4,7 +4,6 @@ import { stopsBetween } from '$core/optics/fNumber';
 import { impressionOf, nosePerspective } from '$core/optics/perspective';
 import { facesSeen } from '$core/study/facesSeen';
 import type { Solution } from '$core/study/plan';
-import { MOST_LEAN_M } from '$core/study/technique';
 import { faceRatios, holdState } from '$core/study/take';
 import { exposureWords } from './light';
 import { nameOf, nameOfId, namesOf, spotRef } from './names';
@@ -12,6 +11,7 @@ import { capital, count, distance, fStop, smallLength, stopsInWords, type Units 
 import { reasonText, unseenWords } from './reasons';
 import { rowName, whereWords } from './rows';
 import { thingSentences } from './things';
+import { RULES } from '$core/tables/rules';
 
 /** The plan in words one would say to an assistant. */
 
@@ -134,7 +134,7 @@ const LEAN_STOPS = 2 / 3;
 function leanSentence({ reasons, focus }: Plan, units: Units): string {
 	const lean = reasons.find(({ code }) => code === 'lean');
 	if (lean?.code !== 'lean' || lean.gainStops < LEAN_STOPS || focus?.kind !== 'eye') return '';
-	if (Math.abs(lean.leanM) > MOST_LEAN_M) return '';
+	if (Math.abs(lean.leanM) > RULES.longestLeanM) return '';
 	const way = lean.leanM > 0 ? 'forward' : 'back';
 	const gain = stopsInWords(lean.gainStops);
 	return `Or lock there, then lean ${smallLength(lean.leanM, units)} ${way}: that gains ${gain}.`;

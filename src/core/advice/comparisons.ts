@@ -2,18 +2,13 @@ import type { Take } from '../study/candidate';
 import { ABOUTS, withAbout, type About } from '../arrange/about';
 import { FOCUS_BY, type Shot } from '../format/shot';
 import type { Exposure } from '../light/exposure';
-import {
-	CHILDREN_S,
-	GROUP_PREFERRED_S,
-	GROUP_S,
-	handsFloor,
-	stabilisedStops
-} from '../light/shutterFloor';
+import { CHILDREN_S, handsFloor, stabilisedStops } from '../light/shutterFloor';
 import { nominalFNumber, stopsBetween, widestFNumber } from '../optics/fNumber';
 import { exposureAt, exposureOf } from '../study/light';
 import type { Study } from '../study/study';
 import { failingPeople, faceRatios } from '../study/take';
 import { prospectOf, prospectWith } from './prospect';
+import { RULES } from '../tables/rules';
 
 /** One shot beside the same shot done otherwise: what the picture is about, and the schools. */
 
@@ -189,8 +184,8 @@ export function shutterSchools({ scene: { shot }, fNumber }: Take): ShutterSchoo
 	const schools = [
 		{ school: 'one-over', shutterS: handsFloor(body, lens, camera, 1), steadiedStops },
 		{ school: 'one-over-twice', shutterS: handsFloor(body, lens, camera, 2), steadiedStops },
-		{ school: 'group', shutterS: GROUP_S, steadiedStops: 0 },
-		{ school: 'group-better', shutterS: GROUP_PREFERRED_S, steadiedStops: 0 },
+		{ school: 'group', shutterS: RULES.groupShutterS, steadiedStops: 0 },
+		{ school: 'group-better', shutterS: RULES.groupPreferredShutterS, steadiedStops: 0 },
 		{ school: 'children', shutterS: CHILDREN_S, steadiedStops: 0 }
 	] as const;
 	return schools.flatMap(({ school, shutterS, steadiedStops }) => {

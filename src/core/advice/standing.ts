@@ -6,10 +6,11 @@ import { closedUp } from '../arrange/regroup';
 import { hasRoom, pivotOf, standingAt } from '../arrange/standpoint';
 import { norm, subtract, type Vec3 } from '../geometry/vector';
 import { stopsBetween } from '../optics/fNumber';
-import { edgeStretch, nosePerspective, STRETCHED_FROM, STRONG_FROM } from '../optics/perspective';
+import { edgeStretch, nosePerspective, STRONG_FROM } from '../optics/perspective';
 import { facesSeen } from '../study/facesSeen';
 import { lensFor } from './lensWays';
 import { prospectOf, prospectWith, seenPeople, type Prospect } from './prospect';
+import { RULES } from '../tables/rules';
 
 /** Where to stand: what would be picked wherever the camera might be, with the framing kept. */
 
@@ -72,7 +73,7 @@ const losesSomeone = (now: Prospect, then: Prospect): boolean => seenPeople(then
 const distortsFaces = ({ study: { scene } }: Prospect): boolean =>
 	facesSeen(scene).some(
 		({ seen: { distanceM, cosOffAxis } }) =>
-			nosePerspective(distanceM) >= STRONG_FROM || edgeStretch(cosOffAxis) >= STRETCHED_FROM
+			nosePerspective(distanceM) >= STRONG_FROM || edgeStretch(cosOffAxis) >= RULES.stretchedShare
 	);
 
 /** Beyond the people as the camera sees them now: whoever looks at it from there has turned round, and the back row is the front one. */

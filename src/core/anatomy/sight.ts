@@ -1,10 +1,11 @@
 import type { Person, Thing } from '../format/shot';
 import type { Unseen } from '../format/plan';
 import { isInFrame, seenFrom, type CameraPoint, type CameraPose } from '../geometry/camera';
-import { degrees } from '../geometry/angle';
+import { degrees, radians } from '../geometry/angle';
 import { ellipsoid, entersEllipsoid, type Ellipsoid } from '../geometry/solids';
 import { dot, norm, scale, subtract, type Vec3 } from '../geometry/vector';
 import { headPoint, landmarkPoint, placeHead, type Head } from './head';
+import { RULES } from '../tables/rules';
 
 /** Which eyes of which people the camera sees, and what is in the way of the others. */
 
@@ -26,13 +27,8 @@ export interface Sighting {
 	readonly nearEye: Eye | null;
 }
 
-/** An eye farther round than this is turned away, one between the two is foreshortened, degrees. */
-const TURNED_AWAY_DEG = 55;
-const FORESHORTENED_DEG = 45;
 /** Beyond this angle between the face and the camera both eyes are turned away. */
-const COS_FACE_AWAY = Math.cos((105 * Math.PI) / 180);
-/** Depths this close count as equal, m. */
-const TIE_M = 1e-9;
+const COS_FACE_AWAY = Math.cos(radians(RULES.faceTurnedAwayDeg));
 
 /** Looks that hide what is behind them. */
 const OPAQUE: ReadonlySet<Thing['look']> = new Set(['wall', 'object', 'crowd']);
@@ -98,13 +94,15 @@ function lookAtEyes(
 		const point = landmarkPoint(head, landmark);
 		const seen = seenFrom(pose, point);
 		const looseness =
-			isFar && angleDeg > FORESHORTENED_DEG
-				? 2 ** ((Math.min(angleDeg, TURNED_AWAY_DEG) - FORESHORTENED_DEG) / 5)
+			isFar && angleDeg > RULES.eyeForeshortenedDeg
+				? 2 **
+					((Math.min(angleDeg, RULES.eyeTurnedAwayDeg) - RULES.eyeForeshortenedDeg) /
+						RULES.foreshorteningDoublesDeg)
 				: 1;
 		if (!isInFrame(pose, seen)) {
 			return { landmark, seen, looseness, lost: { why: 'cut', by: null } };
 		}
-		if (faceAway || (isFar && angleDeg > TURNED_AWAY_DEG)) {
+		if (faceAway || (isFar && angleDeg > RULES.eyeTurnedAwayDeg)) {
 			return { landmark, seen, looseness, lost: { why: 'turned', by: null } };
 		}
 		const by = inTheWay(point);
@@ -117,7 +115,7 @@ function lookAtEyes(
 function nearer(eyes: readonly Eye[]): Eye | null {
 	const [a, b] = eyes;
 	if (!a || !b) return a ?? null;
-	return b.seen.depthM < a.seen.depthM - TIE_M ? b : a;
+	return b.seen.depthM < a.seen.depthM - RULES.nearEyeTieM ? b : a;
 }
 
 /** The skull of a head as a solid. */

@@ -1,9 +1,7 @@
 import { mean } from '../numeric/mean';
+import { RULES } from '../tables/rules';
 
 /** Rows of people, as the camera sees them: ordered by depth, and from left to right within. */
-
-/** A gap in depth wider than this starts a new row when rows are not given, m. */
-const ROW_GAP_M = 0.35;
 
 /** Somebody who counts for the rows, with the depth of their near eye. */
 export interface Standing {
@@ -23,7 +21,7 @@ export interface Row {
 
 /**
  * Groups people into rows: by the row they were given if all have one, else split where the depth
- * jumps by more than 0.35 m. The nearest row comes first.
+ * jumps by more than the gap of a row. The nearest row comes first.
  */
 export function rowsOf(people: readonly Standing[]): Row[] {
 	const groups = people.every(({ row }) => row !== undefined) ? byGivenRow(people) : byGaps(people);
@@ -49,7 +47,7 @@ function byGaps(people: readonly Standing[]): Standing[][] {
 	const rows: Standing[][] = [];
 	let last = -Infinity;
 	for (const person of people.toSorted((a, b) => a.depthM - b.depthM)) {
-		if (person.depthM - last > ROW_GAP_M) rows.push([]);
+		if (person.depthM - last > RULES.rowGapM) rows.push([]);
 		rows.at(-1)?.push(person);
 		last = person.depthM;
 	}

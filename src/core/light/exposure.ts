@@ -1,6 +1,7 @@
 import type { LightFlag } from '../format/plan';
 import type { Body, Shot } from '../format/shot';
 import { ev100Of, isoFor, shutterFor } from './ev';
+import { RULES } from '../tables/rules';
 
 /** Shutter, ISO and flash power for an f-number. */
 
@@ -93,7 +94,7 @@ export function computedExposure(
 	const shutterAt = (iso: number) => shutterFor(ev100, fNumber, iso);
 	const isHeld = typeof choice === 'number';
 	const liked = isHeld ? choice : Math.min(comfort, isoAllowing(limits.fewLostS));
-	const losesMuch = limits.lossAt(shutterAt(liked)) > MUCH_LOST;
+	const losesMuch = limits.lossAt(shutterAt(liked)) > RULES.someLostShare;
 	const iso =
 		isHeld || !losesMuch || liked < comfort
 			? liked
@@ -101,8 +102,8 @@ export function computedExposure(
 	const shutterS = shutterAt(iso);
 	const loss = limits.lossAt(shutterS);
 	const isTooBright = shutterS < body.fastestShutterS * (1 - 1e-9);
-	const isAtItsEnd = !isHeld && iso >= highest * (1 - 1e-9) && loss > HALF;
-	const isTooSlow = isHeld && loss > MUCH_LOST;
+	const isAtItsEnd = !isHeld && iso >= highest * (1 - 1e-9) && loss > RULES.ruledOutLoss;
+	const isTooSlow = isHeld && loss > RULES.someLostShare;
 	const flags: LightFlag[] = [
 		...(iso > comfort * (1 + 1e-9) ? (['iso-above-comfort'] as const) : []),
 		...(isAtItsEnd ? (['iso-high'] as const) : []),
@@ -122,10 +123,6 @@ export function computedExposure(
 		roomBelowStops: null
 	};
 }
-
-/** Shares of the frames whose loss asks for more ISO than is liked, and rules a rung out. */
-const MUCH_LOST = 0.25;
-const HALF = 0.5;
 
 /** Ambient light with the shutter fixed: the ISO follows exactly. */
 export function fixedExposure(
@@ -154,7 +151,7 @@ export function fixedExposure(
 
 /** The highest ISO the photographer likes to use: unless said otherwise 3200, or the body's highest. */
 export const comfortIsoOf = ({ comfortIso, iso }: Pick<Body, 'iso' | 'comfortIso'>): number =>
-	comfortIso ?? Math.min(3200, iso[1]);
+	comfortIso ?? Math.min(RULES.comfortIso, iso[1]);
 
 /**
  * Flash: N = GN sqrt(power x ISO/100) / distance, power in third stops, at the sync speed or the
@@ -197,7 +194,7 @@ export function flashExposure(
 			...(hasNoPower ? (['no-power'] as const) : []),
 			...(isTooStrong ? (['too-bright'] as const) : []),
 			...(isOutOfSync || choices.isTooSlow(shutterS, below) ? (['sync'] as const) : []),
-			...(below < BLACK_STOPS ? (['room-light'] as const) : [])
+			...(below < RULES.blackRoomStops ? (['room-light'] as const) : [])
 		],
 		shortStops: hasNoPower
 			? Math.log2(needed)
@@ -222,6 +219,3 @@ export function secondPower(
 	const wanted = (power / second.ratio) * (second.distanceM / distanceM) ** 2;
 	return wanted > 1 ? null : wanted;
 }
-
-/** From here on a test frame without flash is black, and the flash freezes people, stops. */
-export const BLACK_STOPS = 5;

@@ -1,5 +1,6 @@
 import type { Body, Camera, Lens, Person } from '../format/shot';
 import { cropFactor } from '../optics/crop';
+import { RULES } from '../tables/rules';
 
 /** How slow the shutter may be. */
 
@@ -13,19 +14,15 @@ export interface Floor {
 	readonly personId: string | null;
 }
 
-/** Speed across the frame, mm/s in the scene. Round values, common practice, no source. */
+/** Speed across the frame, mm/s in the scene. */
 const SPEED_MM_PER_S: Readonly<Record<Person['motion'], number>> = {
-	still: 20,
-	restless: 200,
-	walking: 250
+	still: RULES.stillMmPerS,
+	restless: RULES.restlessMmPerS,
+	walking: RULES.walkingMmPerS
 };
 
-/** Customs for pictures of people. Source: common practice. */
-const ANYONE_S = 1 / 30;
-export const GROUP_S = 1 / 100;
-export const GROUP_PREFERRED_S = 1 / 160;
+/** By custom children are not taken slower, s. Source: common practice. */
 export const CHILDREN_S = 1 / 400;
-const GROUP_FROM = 3;
 
 /**
  * The slowest shutter for hands: 1/(q f crop), longer by the stabiliser's stops; none on a tripod.
@@ -84,8 +81,8 @@ export function peopleFloors(movers: readonly Mover[], imageMm: number): Floor[]
 			shutterS: motionFloor(mover, imageMm),
 			personId: mover.personId
 		})),
-		...(movers.length >= GROUP_FROM ? [custom('group', GROUP_S)] : []),
-		...(movers.length > 0 ? [custom('anyone', ANYONE_S)] : [])
+		...(movers.length >= RULES.groupFrom ? [custom('group', RULES.groupShutterS)] : []),
+		...(movers.length > 0 ? [custom('anyone', RULES.slowestByHandS)] : [])
 	];
 }
 

@@ -9,6 +9,7 @@ import type { Scene } from '../study/scene';
 import type { Handling } from '../study/technique';
 import { isHuman } from '../tables/heads';
 import { biasMmOf, type Spreads } from '../tables/spreads';
+import { RULES } from '../tables/rules';
 
 type Sensor = Body['sensor'];
 
@@ -82,9 +83,6 @@ const SWAY_OF = {
 /** How far somebody sways whose time is short. */
 const swayed = (spreadMm: number, lagS: number): number =>
 	(spreadMm * Math.sqrt(2 * (1 - Math.exp(-lagS)))) / 1000;
-/** A lean is off by a tenth of itself. */
-const LEAN_SHARE = 0.1;
-
 /** Gathers what the frames of a focus depend on. */
 export function conditionsOf(
 	scene: Scene,
@@ -113,7 +111,7 @@ export function conditionsOf(
 		biasMm: biasMmOf(spreads, shot.lens.name),
 		wrongChance: wrongChance(scene, handling, spreads),
 		cameraM: swayed(spreads[`${shot.camera.support}Mm`], lagS),
-		leanM: technique === 'lean' ? Math.abs(candidate.leanM ?? 0) * LEAN_SHARE : 0,
+		leanM: technique === 'lean' ? Math.abs(candidate.leanM ?? 0) * RULES.leanSpreadShare : 0,
 		foresightM: isContinuous ? (spreads.walkingMmPerS / 1000) * spreads.foresightS : 0,
 		shakeMmPerS: shakeMmPerS(scene, spreads),
 		shutChance: Math.min(1, (spreads.blinksPerMinute / 60) * spreads.blinkS),

@@ -1,4 +1,5 @@
 import type { Lens } from '../format/shot';
+import { RULES } from '../tables/rules';
 
 /**
  * The f-number scale. Exact values are 2^(i/6): a third of a stop is a factor of 2^(1/6), a stop the
@@ -62,13 +63,13 @@ export const hasFixedAperture = ({
 
 /**
  * All rungs of a lens at a focal length, exact f-numbers in third stops, widest first: from the
- * first of at least 0.97 x widest to the last of at most 1.03 x smallest. A lens whose whole range
+ * first that is not much below the widest to the last not much above the smallest (section 3). A lens whose whole range
  * falls between two thirds gets the nearest one.
  */
 export function ladderOf(lens: Lens, focalMm: number): number[] {
 	const widest = widestFNumber(lens, focalMm);
-	const first = Math.ceil(6 * Math.log2(0.97 * widest));
-	const last = Math.floor(6 * Math.log2(1.03 * lens.smallestFNumber));
+	const first = Math.ceil(6 * Math.log2(RULES.ladderFromShare * widest));
+	const last = Math.floor(6 * Math.log2(RULES.ladderToShare * lens.smallestFNumber));
 	if (last < first) return [fNumberOfThird(nearestThird(widest))];
 	return Array.from({ length: last - first + 1 }, (_, i) => fNumberOfThird(first + i));
 }

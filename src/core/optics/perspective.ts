@@ -1,11 +1,10 @@
+import { RULES } from '../tables/rules';
+
 /**
  * How a face reads depends on the distance alone: the nose stands 88 mm before the ears, 30 mm of
  * it before the eyes. Nose over ears = (d + 0.088) / (d - 0.030), against the same at 3 m, from
  * where faces read as usual.
  */
-
-/** Distance from which faces read as usual, m. */
-export const USUAL_M = 3;
 
 const noseOverEars = (distanceM: number) => (distanceM + 0.088) / (distanceM - 0.03);
 
@@ -16,7 +15,9 @@ const noseOverEars = (distanceM: number) => (distanceM + 0.088) / (distanceM - 0
  * @example nosePerspective(1) // 0.079
  */
 export function nosePerspective(distanceM: number): number {
-	return distanceM <= 0.03 ? Infinity : noseOverEars(distanceM) / noseOverEars(USUAL_M) - 1;
+	return distanceM <= 0.03
+		? Infinity
+		: noseOverEars(distanceM) / noseOverEars(RULES.usualDistanceM) - 1;
 }
 
 export type Impression = 'flatter' | 'usual' | 'strong' | 'distorted';
@@ -41,6 +42,3 @@ export function impressionOf(perspective: number): Impression {
  * @example edgeStretch(Math.cos(0.6435)) // 0.25, the edge of 24 mm on full frame
  */
 export const edgeStretch = (cosOffAxis: number): number => 1 / cosOffAxis - 1;
-
-/** From here on one sees it. Common practice, no source: 35 mm is safe to the edge, 28 mm is not. */
-export const STRETCHED_FROM = 0.15;

@@ -3,13 +3,13 @@ import { landmarkFacts, LANDMARK_NAMES, type Landmark } from '../tables/landmark
 import type { Eye, Sighting } from '../anatomy/sight';
 import { landmarkPoint } from '../anatomy/head';
 import { seenFrom, type CameraPoint, type CameraPose } from '../geometry/camera';
+import { RULES } from '../tables/rules';
 
 /** How many times the tolerance each need allows; null: nothing is asked of this person. */
 const NEED_FACTOR: Readonly<Record<Need, number | null>> = {
 	key: 1,
 	sharp: 1,
-	// six stops looser: known, not crisp
-	soft: 8,
+	soft: RULES.softFactor,
 	free: null
 };
 

@@ -1,8 +1,9 @@
 import type { Sensor, SharpnessStandard } from '../format/shot';
 import { cropFactor } from '../optics/crop';
+import { RULES } from '../tables/rules';
 
 /**
- * The largest blur that still counts as sharp, mm on the sensor, for what the picture is for:
+ * The circle of confusion: the largest blur that still counts as sharp, mm on the sensor, for what the picture is for:
  * - `album`: 0.030 mm on full frame, scaled by the diagonal: a small print, the old tables
  * - `screen`: one and a half pixels of a 3:2 picture that fills the height of a 3840 x 2160 display
  * - `pixel`: two pixels of the sensor
@@ -15,16 +16,17 @@ export function toleranceMm(sharpness: SharpnessStandard, sensor: Sensor): numbe
 		case 'album':
 			return albumMm(sensor);
 		case 'screen':
-			return (1.5 * sensor.widthMm) / 3240;
+			return (RULES.screenTolerancePx * sensor.widthMm) / RULES.screenPixelsAcross;
 		case 'pixel':
-			return (2 * sensor.widthMm) / sensor.pixelsAcross;
+			return (RULES.pixelTolerancePx * sensor.widthMm) / sensor.pixelsAcross;
 		case 'print': {
 			const enlargement = (10 * sharpness.printWidthCm) / sensor.widthMm;
-			return (0.2 * (sharpness.viewingDistanceCm / 25)) / enlargement;
+			const times = sharpness.viewingDistanceCm / RULES.printDistanceCm;
+			return (RULES.printToleranceMm * times) / enlargement;
 		}
 	}
 }
 
 /** What a small print allows, the tolerance of the old tables: 0.030 mm on full frame, by the diagonal. */
 export const albumMm = (sensor: Pick<Sensor, 'widthMm' | 'heightMm'>): number =>
-	0.03 / cropFactor(sensor);
+	RULES.albumToleranceMm / cropFactor(sensor);

@@ -67,7 +67,3 @@ export interface ShutterLimits {
 	/** Share of all frames that a shutter, s, spoils. */
 	lossAt(shutterS: number): number;
 }
-
-/** Shares of the frames that those two stand for. */
-export const FEW_LOST = 0.05;
-export const SOME_LOST = 0.25;

@@ -2,7 +2,6 @@ import type { ShutterLimits, Take } from './candidate';
 import type { Shot } from '../format/shot';
 import {
 	ambientExposure,
-	BLACK_STOPS,
 	computedExposure,
 	fixedExposure,
 	flashExposure,
@@ -12,6 +11,7 @@ import {
 import { bindingFloor, handsFloor, peopleFloors, type Floor } from '../light/shutterFloor';
 import type { FocusedOptic } from '../optics/focus';
 import type { Scene } from './scene';
+import { RULES } from '../tables/rules';
 
 /** The light on a scene, as far as the solver needs it. */
 
@@ -69,14 +69,11 @@ export function exposureAt(
 	return ambientExposure(body, light.ev100, fNumber, allowedS(slowest) ?? Infinity, isoRule);
 }
 
-/** With half of all frames spoilt a shutter is too slow. */
-const HALF = 0.5;
-
 /** Whether the sync speed is too slow, with the room so many stops below the flash. */
 function tooSlow(slowest: Slowest) {
 	return (shutterS: number, roomBelowStops: number): boolean => {
 		if (slowest.by === 'frames') {
-			return slowest.lossAt(underFlashS(shutterS, roomBelowStops)) > HALF;
+			return slowest.lossAt(underFlashS(shutterS, roomBelowStops)) > RULES.ruledOutLoss;
 		}
 		const { hands, people } = slowest.floors;
 		// the flash freezes people where it alone lights them
@@ -85,17 +82,14 @@ function tooSlow(slowest: Slowest) {
 	};
 }
 
-const isBlack = (roomBelowStops: number): boolean => roomBelowStops >= BLACK_STOPS;
-
-/** How long a flash burns: it freezes what it lights alone, s. */
-export const FLASH_S = 1 / 1000;
+const isBlack = (roomBelowStops: number): boolean => roomBelowStops >= RULES.blackRoomStops;
 
 /**
  * The shutter that blurs as much as the room's share of the light does under flash, as the spread of
  * a mixture: with w = 1 / (1 + 2^B) that is t sqrt(w), but the flash's own time at least.
  */
 export const underFlashS = (shutterS: number, roomBelowStops: number): number =>
-	Math.max(FLASH_S, shutterS / Math.sqrt(1 + 2 ** roomBelowStops));
+	Math.max(RULES.flashS, shutterS / Math.sqrt(1 + 2 ** roomBelowStops));
 
 /** Shutter, ISO and power of a take. */
 export const exposureOf = (take: Take): Exposure | null =>

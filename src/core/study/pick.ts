@@ -5,13 +5,7 @@ import { exposureOf, lightAllows } from './light';
 import type { Scene } from './scene';
 import { wantedThings, worstRatio } from './take';
 import { becomesWanted } from './things';
-
-/** Candidates this much worse than the best, or this good, are as good as the best. */
-const AS_GOOD_FACTOR = 1.05;
-const AS_GOOD_RATIO = 0.02;
-/** Ratios and distances from the centre this close count as equal. */
-const TIE_RATIO = 1e-9;
-const TIE_MM = 0.001;
+import { RULES } from '../tables/rules';
 
 /**
  * The widest f-number that holds everyone: faces before background, background before light.
@@ -45,9 +39,6 @@ export function widestThatHolds(
 	return settle(widestOf(kept));
 }
 
-/** A `key` person is focused on where that costs no more than a third of a stop. */
-const KEY_FACTOR = factorOfStops(1 / 3);
-
 /** The take at an f-number by the odds: as settled, but on a `key` person where that costs little. */
 export function takeAtRung(
 	scene: Scene,
@@ -58,15 +49,10 @@ export function takeAtRung(
 	const takes = candidates.map((candidate): Take => ({ scene, candidate, fNumber }));
 	const lowest = Math.min(...takes.map(worstRatio));
 	const onKey = takes.filter(
-		(take) => take.candidate.isKey && worstRatio(take) <= KEY_FACTOR * lowest
+		(take) => take.candidate.isKey && worstRatio(take) <= RULES.keyPreferredFactor * lowest
 	);
 	return settle(onKey.length > 0 ? onKey : takes);
 }
-
-/** The background may cost this much of the best share of sharp frames. */
-const BACKGROUND_SHARE = 0.1;
-/** With fewer sharp frames than this the odds say nothing about which f-number is better. */
-const HOPELESS = 0.05;
 
 /**
  * The pick by odds, among the takes at every f-number: of those sharp in nearly as many frames as the
@@ -93,9 +79,9 @@ export function sureEnough(rungs: readonly Take[]): Take | null {
 		sharp: take.candidate.chance.sharpShare(take)
 	}));
 	const most = Math.max(...all.map(({ sharp }) => sharp));
-	if (most < HOPELESS) return null;
+	if (most < RULES.hopelessShare) return null;
 	const sureness = shot.choices.sureness ?? usualSureness(first.scene);
-	const nearly = all.filter(({ sharp }) => sharp >= (sureness - BACKGROUND_SHARE) * most);
+	const nearly = all.filter(({ sharp }) => sharp >= (sureness - RULES.backgroundCost) * most);
 	const kept = new Set(mostIntents(nearly.map(({ take }) => take)));
 	const left = nearly.filter(({ take }) => kept.has(take));
 	const best = Math.max(...left.map(({ sharp }) => sharp));
@@ -109,7 +95,8 @@ function usualSureness({ sightings, targets }: Scene): number {
 		({ person: { id, need } }) =>
 			(need === 'key' || need === 'sharp') && targets.some(({ personId }) => personId === id)
 	).length;
-	return counting <= 2 ? 0.85 : counting <= 9 ? 0.9 : 0.95;
+	if (counting <= RULES.fewPeople) return RULES.surenessFew;
+	return counting <= RULES.groupPeople ? RULES.surenessGroup : RULES.surenessCrowd;
 }
 
 /** The takes of a scene that meet the most intents. */
@@ -139,7 +126,8 @@ function leastBad(takes: readonly Take[]): Take[] {
 	});
 	return takes.filter(
 		(take) =>
-			take.fNumber === first.fNumber && Math.abs(keyShort(take) - keyShort(first)) <= TIE_RATIO
+			take.fNumber === first.fNumber &&
+			Math.abs(keyShort(take) - keyShort(first)) <= RULES.keyTieRatio
 	);
 }
 
@@ -147,11 +135,11 @@ function leastBad(takes: readonly Take[]): Take[] {
 function settle(takes: readonly Take[]): Take {
 	const lowest = Math.min(...takes.map(worstRatio));
 	return takes
-		.filter((take) => worstRatio(take) <= Math.max(AS_GOOD_FACTOR * lowest, AS_GOOD_RATIO))
+		.filter((take) => worstRatio(take) <= Math.max(RULES.asGoodFactor * lowest, RULES.asGoodRatio))
 		.reduce((best, take) => (isBetterPlaced(take.candidate, best.candidate) ? take : best));
 }
 
 function isBetterPlaced(a: Candidate, b: Candidate): boolean {
 	if (a.isKey !== b.isKey) return a.isKey;
-	return a.offCentreMm < b.offCentreMm - TIE_MM;
+	return a.offCentreMm < b.offCentreMm - RULES.centreTieMm;
 }

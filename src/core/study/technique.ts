@@ -8,6 +8,7 @@ import { reframeErrorM, SWING_M } from '../technique/reframing';
 import { worstWideOpen } from './candidates';
 import type { Scene } from './scene';
 import { worstRatio } from './take';
+import { RULES } from '../tables/rules';
 
 /** How to get the focus where it belongs, and what each way leaves. */
 
@@ -81,9 +82,6 @@ function pointOf({ scene, candidate }: Take): FocusPoint | null {
 	return pointFor(body.focusGrid, camera.orientation, place);
 }
 
-/** Nobody leans farther and stands; what is more is a step, m. */
-export const MOST_LEAN_M = 0.3;
-
 /** Whether there is something to put a focus point on. */
 const hasSpot = ({ kind, personId, thingId }: Candidate): boolean =>
 	kind === 'plane' ? personId !== null || thingId !== null : kind !== 'depth';
@@ -99,7 +97,8 @@ function chosen(take: Take, point: FocusPoint | null): Focus['technique'] {
 	const preferred = choices.technique;
 	const isByHand = choices.focusBy === 'hand-magnified' || choices.focusBy === 'hand-finder';
 	if (isByHand || preferred === 'manual') return 'manual';
-	if (kind === 'plane') return leanM !== null && Math.abs(leanM) <= MOST_LEAN_M ? 'lean' : 'manual';
+	if (kind === 'plane')
+		return leanM !== null && Math.abs(leanM) <= RULES.longestLeanM ? 'lean' : 'manual';
 	if (preferred === 'reframe' && canReframe()) return 'reframe';
 	if (point) return 'move-point';
 	return canReframe() ? 'reframe' : 'manual';

@@ -4,21 +4,18 @@ import { defocusContrast, patternContrast, objectPlaneBlurMm } from '../optics/c
 import type { FocusedOptic } from '../optics/focus';
 import { defocusAt } from '../optics/blur';
 import type { Scene, SeenThing } from './scene';
-
-/** Contrast from which the detail of a thing can be read, and above which it is recognised. */
-const READABLE_CONTRAST = 0.8;
-const RECOGNISABLE_CONTRAST = 0.2;
+import { RULES } from '../tables/rules';
 
 function stateOfContrast(contrast: number): 'readable' | 'recognisable' | 'dissolved' {
-	if (contrast >= READABLE_CONTRAST) return 'readable';
-	return contrast > RECOGNISABLE_CONTRAST ? 'recognisable' : 'dissolved';
+	if (contrast >= RULES.readableContrast) return 'readable';
+	return contrast > RULES.recognisableContrast ? 'recognisable' : 'dissolved';
 }
 
 /** Of a thing at least so much must be seen to be what it should; one that dissolves may be hidden. */
 const LEAST_SEEN: Readonly<Record<Thing['intent'], number>> = {
-	sharp: 0.5,
-	readable: 0.5,
-	recognisable: 0.2,
+	sharp: RULES.hiddenThingShare,
+	readable: RULES.hiddenThingShare,
+	recognisable: RULES.hiddenRecognisableShare,
 	dissolved: 0,
 	any: 0
 };

@@ -1,3 +1,5 @@
+import { RULES } from './rules';
+
 /**
  * How much hands, bodies and focusing spread from frame to frame. All of these are assumptions, from
  * memory, until somebody measures their own.
@@ -106,9 +108,6 @@ export const ASSUMED: Spreads = Object.fromEntries(
 	Object.entries(SPREADS).map(([key, { initial }]) => [key, initial])
 ) as Record<SpreadKey, number>;
 
-/** What an assumption counts for, frames. */
-const ASSUMED_FRAMES = 20;
-
 /** A spread as it was measured together with what was assumed, by how many frames stand behind each (section 11). */
 export const withAssumed = (key: SpreadKey, measured: number, frames: number): number =>
-	(ASSUMED_FRAMES * ASSUMED[key] + frames * measured) / (ASSUMED_FRAMES + frames);
+	(RULES.assumedFrames * ASSUMED[key] + frames * measured) / (RULES.assumedFrames + frames);

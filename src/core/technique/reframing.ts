@@ -1,4 +1,5 @@
 import type { CameraPoint } from '../geometry/camera';
+import { RULES } from '../tables/rules';
 
 /**
  * Lock and reframe: the lens is focused on the eye in the middle of the frame, then the camera is
@@ -6,7 +7,7 @@ import type { CameraPoint } from '../geometry/camera';
  */
 
 /** How far that axis lies behind the pupil, m: turning the wrists, or the upper body. */
-export const SWING_M = { wrists: 0.12, body: 0.45 } as const;
+export const SWING_M = { wrists: RULES.wristSwingM, body: RULES.bodySwingM } as const;
 
 /**
  * How far the plane of focus falls behind the eye: sqrt((D+p)² + X² + Y²) - p - D. Source: the

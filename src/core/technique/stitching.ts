@@ -1,5 +1,6 @@
 import { degrees, radians } from '../geometry/angle';
 import { byOrder } from '../numeric/order';
+import { RULES } from '../tables/rules';
 
 /**
  * A view wider than the lens, from many frames: columns and rows, the way through them, and which lens and f-number
@@ -73,9 +74,6 @@ export type StitchProblem =
 export type Stitching =
 	{ readonly ok: true; readonly stitch: Stitch } | ({ readonly ok: false } & StitchProblem);
 
-const FLAT_DEG = 180;
-const STEEPEST_DEG = 85;
-
 /** The angle that a length on the sensor sees, degrees. */
 export const angleDeg = (mm: number, focalMm: number): number =>
 	degrees(2 * Math.atan(mm / (2 * focalMm)));
@@ -90,7 +88,8 @@ function framesAcross(viewDeg: number, frameDeg: number, overlap: number): numbe
 export function stitchOf(view: WideView, single: SingleFrame): Stitching {
 	const { acrossDeg, downDeg, overlap, mostFrames } = view;
 	const { focalMm, fNumber, sensorWidthMm } = single;
-	if (acrossDeg >= FLAT_DEG || downDeg >= FLAT_DEG) return { ok: false, why: 'too-wide' };
+	if (acrossDeg >= RULES.flatPictureDeg || downDeg >= RULES.flatPictureDeg)
+		return { ok: false, why: 'too-wide' };
 	const frameAcross = angleDeg(single.widthMm, focalMm);
 	const frameDown = angleDeg(single.heightMm, focalMm);
 	const columns = framesAcross(acrossDeg, frameAcross, overlap);
@@ -112,7 +111,7 @@ export function stitchOf(view: WideView, single: SingleFrame): Stitching {
 		})
 	).flat();
 	const steepest = Math.max(...grid.map(({ tiltDeg }) => Math.abs(single.tiltDeg + tiltDeg)));
-	if (steepest > STEEPEST_DEG) return { ok: false, why: 'too-wide' };
+	if (steepest > RULES.steepestDeg) return { ok: false, why: 'too-wide' };
 	const half = (deg: number) => Math.tan(radians(deg / 2));
 	const wholeMm = sensorWidthMm / (2 * half(acrossDeg));
 	const opening = focalMm / fNumber;

@@ -3,8 +3,9 @@ import type { LightFlag } from '../../format/plan';
 import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
 import { comfortIsoOf, secondPower, type Exposure } from '../../light/exposure';
-import { GROUP_PREFERRED_S, type Floor } from '../../light/shutterFloor';
+import { type Floor } from '../../light/shutterFloor';
 import { floorOf, floorsOf, isFrozen, slowestOf, effectiveExposureS } from '../light';
+import { RULES } from '../../tables/rules';
 
 /** What the light does to a plan. */
 
@@ -105,11 +106,11 @@ function shutterReasons(take: Take, exposure: Exposure | null, frozen: boolean):
 		exposure !== null &&
 		!frozen &&
 		floors.people?.why === 'group' &&
-		exposure.shutterS > GROUP_PREFERRED_S * 1.01;
+		exposure.shutterS > RULES.groupPreferredShutterS * 1.01;
 	return [
 		...(floor ? [floorReason(shot, floor)] : []),
 		...(isSlowForGroup
-			? [{ topic, code: 'group-shutter', shutterS: GROUP_PREFERRED_S } as const]
+			? [{ topic, code: 'group-shutter', shutterS: RULES.groupPreferredShutterS } as const]
 			: [])
 	];
 }

@@ -3,10 +3,11 @@ import type { FreePlane, Plan, TargetResult, ThingResult, Unseen } from '../../f
 import type { Reason } from '../../format/reasons';
 import type { Shot } from '../../format/shot';
 import { nominalFNumber, factorOfStops, stopsBetween } from '../../optics/fNumber';
-import { edgeStretch, STRETCHED_FROM } from '../../optics/perspective';
+import { edgeStretch } from '../../optics/perspective';
 import { facesSeen } from '../facesSeen';
 import type { Scene } from '../scene';
 import { isDiffracted } from '../take';
+import { RULES } from '../../tables/rules';
 
 /** Why the plan is as it is: what binds, what is lost, who cannot be seen. */
 
@@ -88,7 +89,7 @@ function stretchedReasons(scene: Scene): Reason[] {
 	const [most] = facesSeen(scene)
 		.map(({ personId, seen }) => ({ personId, share: edgeStretch(seen.cosOffAxis) }))
 		.toSorted((a, b) => b.share - a.share);
-	if (!most || most.share < STRETCHED_FROM) return [];
+	if (!most || most.share < RULES.stretchedShare) return [];
 	return [{ topic: 'people', code: 'stretched', ...most }];
 }
 

@@ -5,11 +5,10 @@ import { isUsualGrid } from '../../technique/focusPoints';
 import { hasFixedAperture } from '../../optics/fNumber';
 import { takenByCamera } from '../leftToItself';
 import type { FocusTechnique } from '../technique';
+import { RULES } from '../../tables/rules';
 
 /** How to get the focus there. */
 
-/** Width of an eye, mm: a box wider than this may settle on brow, lashes or nose. */
-const EYE_MM = 30;
 /** An error smaller than this is none, m. */
 const NOTHING_M = 0.0005;
 
@@ -24,7 +23,7 @@ export function techniqueReasons(take: Take, technique: FocusTechnique): Reason[
 		return [{ topic, code: 'tap', ...spot }];
 	}
 	const wrists = ways.find(({ way }) => way === 'reframe-wrists');
-	const isWide = candidate.kind === 'eye' && point !== null && boxMm > EYE_MM;
+	const isWide = candidate.kind === 'eye' && point !== null && boxMm > RULES.eyeWidthMm;
 	return [
 		wayReason(shot, candidate, technique),
 		...(wrists && wrists.errorM > NOTHING_M ? [reframeReason(wrists)] : []),

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { FigurePart } from '$core/anatomy/figure';
 	import { imageDistanceMm } from '$core/geometry/thinLens';
-	import { impressionOf, nosePerspective, USUAL_M } from '$core/optics/perspective';
+	import { impressionOf, nosePerspective } from '$core/optics/perspective';
 	import { backgroundWidthM, frameEdgesOf, faceShare } from '$core/arrange/edges';
 	import {
 		aimed,
@@ -27,6 +27,7 @@
 	import { distance, shareInWords } from '$words/numbers';
 	import { nameOfId, namesOf } from '$words/names';
 	import type { PlanView } from '../view/plan.svelte';
+	import { RULES } from '$core/tables/rules';
 
 	/** How large people stand in the picture, and moving the camera or the zoom until they do. */
 	let { plan }: { plan: PlanView } = $props();
@@ -103,7 +104,7 @@
 		const by = Math.abs(share * 100).toFixed(share * 100 > -0.95 && share * 100 < 0.95 ? 1 : 0);
 		const compared =
 			share >= 0 ? `the nose ${by} % larger against the ears` : `the nose ${by} % smaller`;
-		return `${READS[impressionOf(share)]} (${compared} than from ${distance(USUAL_M, units)}, where faces read as usual)`;
+		return `${READS[impressionOf(share)]} (${compared} than from ${distance(RULES.usualDistanceM, units)}, where faces read as usual)`;
 	}
 </script>
 
