@@ -35,12 +35,12 @@ function doubleNames(sources) {
 		.map(([name, paths]) => `${name} is exported by ${[...paths].join(' and ')}`);
 }
 
-/** The rows of the glossary's table: a word, its meaning, and the cell with its names in code. */
+/** The rows of the glossary's table, without its heading and the line below that. */
 const rowsOf = (glossary) =>
 	glossary
 		.split('\n')
 		.filter((line) => line.startsWith('| '))
-		.slice(1)
+		.slice(2)
 		.map((line) =>
 			line
 				.split('|')

@@ -125,7 +125,12 @@ export function skullOf(head: Head): Ellipsoid {
 	return ellipsoid(centre, [head.left, head.up, head.out], [left / 1000, up / 1000, out / 1000]);
 }
 
-/** Where the segment from the camera to a point crosses a thing's rectangle; null if it does not. */
+/**
+ * Where the line of sight to a point crosses a thing's rectangle.
+ *
+ * @param point in the world, m
+ * @returns share of the way from the entrance pupil to the point, over 0 and under 1; null where it does not cross
+ */
 export function crossesThing(pose: CameraPose, point: Vec3, thing: Thing): number | null {
 	const step = subtract(point, pose.position);
 	const toThing = subtract(thing.position, pose.position);

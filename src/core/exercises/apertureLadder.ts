@@ -44,6 +44,14 @@ const SAME_STOP = 0.17;
 /** An object that is so far from where it is in the others has moved, or the camera has: a share of the width. */
 const MOVED_SHARE = 0.012;
 
+/**
+ * Judges the frames of an aperture ladder, in the order they were taken. A new round begins where the aperture opens
+ * again.
+ *
+ * @param bodies that the frames may have been taken with
+ * @returns the rounds, the frames that moved, those whose file names no f-number, the score, and the best for a sheet;
+ *   frames are given by their place in the list
+ */
 export function apertureLadder(
 	frames: readonly MeasuredFrame[],
 	bodies: readonly Body[]

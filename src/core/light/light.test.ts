@@ -8,8 +8,8 @@ import { nominalIso, nominalShutter } from './dials';
 import { LIGHT_WORDS, powerWords, shutterWords } from '$words/light';
 import { ev100Of, isoFor, shutterFor } from './ev';
 import { exposureAt } from '../study/light';
-import { ambientExposure, flashExposure } from './exposure';
-import { handsFloor, motionFloor } from './shutterFloor';
+import { ambientExposure, comfortIsoOf, flashExposure } from './exposure';
+import { handsFloor, motionFloor, peopleFloors } from './shutterFloor';
 
 const body = BODIES.fullFrame24;
 
@@ -251,4 +251,28 @@ describe('the dials', () => {
 
 it('shots without light validate as before', () => {
 	expect(shotOf({ people: [ahead('p', 3)] }).choices).not.toHaveProperty('isoRule');
+});
+
+it.each([
+	[undefined, 12800, 3200],
+	[undefined, 1600, 1600],
+	[6400, 12800, 6400]
+])('comfort ISO %s with a highest of %d is %d', (comfortIso, highest, expected) => {
+	expect(comfortIsoOf({ comfortIso, iso: [100, highest] })).toBe(expected);
+});
+
+// common practice, no source: three make a group
+it.each([
+	[0, []],
+	[1, ['motion', 'anyone']],
+	[2, ['motion', 'motion', 'anyone']],
+	[3, ['motion', 'motion', 'motion', 'group', 'anyone']]
+])('%d people set these limits: %j', (count, expected) => {
+	const movers = Array.from({ length: count }, (_, i) => ({
+		personId: `p${i}`,
+		motion: 'still' as const,
+		depthM: 3,
+		allowedMm: 0.03
+	}));
+	expect(peopleFloors(movers, 50).map(({ why }) => why)).toEqual(expected);
 });

@@ -55,7 +55,11 @@ const LEAST_ROOM_PX = 10;
 /** Of a row's ends so much is dark, or bright, by itself. */
 const ENDS = 0.2;
 
-/** Measures the edge in a piece of a picture: one edge, from one side of it to the other. */
+/**
+ * The slanted edge method: measures the edge in a piece of a picture, one edge from one side of it to the other.
+ *
+ * @returns the response, or why the edge cannot be measured
+ */
 export function slantedEdge(region: Region): EdgeReading {
 	const upright = isUpright(region) ? region : transpose(region);
 	const { widthPx, heightPx, light } = upright;

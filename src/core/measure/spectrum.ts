@@ -130,7 +130,11 @@ const FINE_TO_ITS_END = 32;
 /** Rounding to 256 values leaves so much. */
 const LEAST_NOISE = 1e-7;
 
-/** How much of the power above the noise is in the finer half of the rings, of all of it. */
+/**
+ * Power above the noise in the finer half of the rings over that in the coarser half: the more, the sharper.
+ *
+ * @returns a ratio from 0 upwards; huge where nothing coarse stands above the noise
+ */
 export function fineness({ power, noise }: Spectrum): number {
 	const over = (from: number, to: number) =>
 		power.slice(from, to).reduce((sum, value) => sum + Math.max(0, value - noise), 0);

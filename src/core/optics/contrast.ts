@@ -3,7 +3,8 @@ import { WAVELENGTH_MM } from './blur';
 import { fieldCurvatureFactor, type FocusedOptic } from './focus';
 
 /**
- * Diameter of the blur disc projected back to the plane of a thing: smear = (f/N) |1 - D/s'|.
+ * Blur in the object plane (`smearMm` of the plan): diameter of the blur disc projected back to the plane of a thing,
+ * (f/N) |1 - D/s'|. Zero on the surface of focus.
  * Source: Merklinger, "The INs and OUTs of Focus", object-field method (from memory).
  *
  * @returns mm in the plane of the thing

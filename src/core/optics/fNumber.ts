@@ -25,7 +25,9 @@ function nearestThird(fNumber: number): number {
 }
 
 /**
- * The f-number as a photographer says it.
+ * The nominal f-number, as it is engraved on a lens: the nearest third of a stop. Source: ISO 517 (from memory).
+ *
+ * @returns one of 1, 1.1, 1.2, 1.4 …; two significant digits beyond the engraved series
  * @example nominalFNumber(5.0397) // 5
  */
 export function nominalFNumber(fNumber: number): number {

@@ -24,9 +24,9 @@ export function focusAt({ focalMm, fieldCurvature }: Optic, planeM: number): Foc
 }
 
 /**
- * How the surface of focus bends: its depth in a direction `a` off the axis is
- * s' = s (1 - k (1 - cos a)), k the field bend. Source: the first-order (spherical) form of field
- * curvature, as a share of the depth.
+ * Field curvature, how the surface of focus bends: its depth in a direction `a` off the axis is
+ * s' = s (1 - k (1 - cos a)), k the curvature (`fieldBend` in the files): 0 a flat plane, 1 a shell
+ * around the camera. Source: the first-order (spherical) form of field curvature, as a share of the depth.
  *
  * @returns s'/s
  */

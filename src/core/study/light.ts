@@ -99,8 +99,11 @@ export const exposureOf = (take: Take): Exposure | null =>
 const USUAL_SHUTTER_S = 1 / 125;
 
 /**
- * The shutter that the frames of a take are blurred by, s: while nothing is known of the light the
- * slowest that spoils few, or by custom a stop faster than the slowest allowed.
+ * The effective exposure time of a take: the shutter that its frames are blurred by. Under flash it is the time that
+ * blurs as much as the room's share of the light does. While nothing is known of the light it is the slowest that
+ * spoils few frames, or by custom a stop faster than the slowest allowed.
+ *
+ * @returns s, above 0
  */
 export function effectiveExposureS(take: Take): number {
 	const exposure = exposureOf(take);

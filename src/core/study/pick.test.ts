@@ -197,3 +197,17 @@ describe('when there is nothing to focus on', () => {
 		expect(asks({ things: [thing('t', [0, 1, 3], { intent: 'sharp' })] })).toBe(true);
 	});
 });
+
+describe('the pick by odds in too much light', () => {
+	// EV 17 at ISO 100 and 1/8000 s: log2(N²) = 17 - 13, so that f/4 is the widest that is not too bright
+	it('passes over rungs that are too bright while others hold', () => {
+		const plan = planOf({
+			people: [ahead('p', 6, NEAR_EYE)],
+			light: { mode: 'ambient', ev100: 17 },
+			choices: { pickBy: 'odds', shutterRule: 'computed' }
+		});
+		expect(plan.ladder[0]?.flags).toContain('too-bright');
+		expect(plan.exposure?.flags).not.toContain('too-bright');
+		expect(plan.fNumber).toBeGreaterThanOrEqual(4);
+	});
+});

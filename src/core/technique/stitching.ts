@@ -85,6 +85,14 @@ function framesAcross(viewDeg: number, frameDeg: number, overlap: number): numbe
 	return Math.max(1, Math.ceil((viewDeg - overlapDeg) / (frameDeg - overlapDeg) - 1e-9));
 }
 
+/**
+ * The frames of a stitched view, and the lens that would take it in at once (docs/model.md, section 9): columns by
+ * ceil((W - o) / (w - o)), focal length W / (2 tan(W/2)), f-number that focal length over the entrance pupil.
+ *
+ * @param view what is wanted of the whole; angles in degrees, the overlap as a share of a frame
+ * @param single the frame, as the camera is held; lengths in mm
+ * @returns the frames in the order they are taken, the face first; or why there are none
+ */
 export function stitchOf(view: WideView, single: SingleFrame): Stitching {
 	const { acrossDeg, downDeg, overlap, mostFrames } = view;
 	const { focalMm, fNumber, sensorWidthMm } = single;
