@@ -47,7 +47,7 @@
 			<rect class="camera" x={x - 14} y="55" width="9" height="11" />
 			<rect class="camera" x={x - 5} y="50" width="13" height="21" rx="2" />
 		{/each}
-	{:else}
+	{:else if exercise === 'four-edges'}
 		<rect class="frame" x="6" y="16" width="148" height="98" />
 		<rect class="frame" x="166" y="10" width="66" height="110" />
 		{#each EDGE_PLACES as [x, y] (`${x} ${y}`)}
