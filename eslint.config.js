@@ -25,6 +25,19 @@ export default ts.config(
 		}
 	},
 	{
+		// with types: a promise nobody waits for, a kind that nobody thought of
+		files: ['src/**/*.ts'],
+		ignores: ['**/*.svelte.ts', 'src/service-worker.ts'],
+		languageOptions: { parserOptions: { projectService: true } },
+		rules: {
+			'@typescript-eslint/no-floating-promises': 'error',
+			'@typescript-eslint/switch-exhaustiveness-check': [
+				'error',
+				{ considerDefaultExhaustiveForUnions: false }
+			]
+		}
+	},
+	{
 		files: ['**/*.svelte'],
 		rules: {
 			'no-restricted-syntax': [
