@@ -21,7 +21,7 @@ test.beforeEach(async ({ app, page }) => {
 	await page.getByLabel('Title of the day').fill('My own day');
 	await app.saved();
 	await page.getByRole('button', { name: 'Files', exact: true }).click();
-	await page.getByRole('button', { name: 'By itself into a folder…' }).click();
+	await page.getByRole('button', { name: 'Automatically, into a folder…' }).click();
 	await expect(page.getByText('Backed up into “Safe place” a minute after a change')).toBeVisible();
 	await expect(page.getByRole('dialog').getByText(/Last backup: /)).toBeVisible();
 	await page.keyboard.press('Escape');
@@ -96,7 +96,7 @@ test('what the browser wants to be asked again is said, and asked', async ({ app
 	await page.locator('[data-ready=true]').waitFor();
 	await expect(notice).toBeHidden();
 	await page.getByLabel('Title of the day').fill('Asked again');
-	await notice.getByRole('button', { name: 'Ask it' }).click();
+	await notice.getByRole('button', { name: 'Ask the browser' }).click();
 	await expect.poll(() => days(app)).toEqual([expect.arrayContaining(['Asked again'])]);
 	await expect(notice).toBeHidden();
 });
@@ -117,6 +117,6 @@ test('a folder that is gone is said, and another can be chosen', async ({ app, p
 	await page.getByRole('button', { name: 'Another folder…' }).click();
 	await expect.poll(() => days(app)).toEqual([expect.arrayContaining(['Into another'])]);
 	await expect(notice).toBeHidden();
-	await page.getByRole('button', { name: 'No more' }).click();
-	await expect(page.getByRole('button', { name: 'By itself into a folder…' })).toBeVisible();
+	await page.getByRole('button', { name: 'Stop these backups' }).click();
+	await expect(page.getByRole('button', { name: 'Automatically, into a folder…' })).toBeVisible();
 });

@@ -74,7 +74,7 @@ const MOVES: Sayings = {
 		);
 		return need === 'soft'
 			? `It cannot be had whole. Give up full sharpness for ${names}`
-			: `It cannot be had whole. Leave out of the reckoning ${names}`;
+			: `It cannot be had whole. Plan without ${names}`;
 	}
 };
 

@@ -153,7 +153,7 @@
 	<Amount
 		shownAs="percent"
 		of="shot.body.focusGrid.spanX"
-		label="they cover of the width"
+		label="share of the width with points"
 		value={body.focusGrid.spanX}
 		digits={1}
 		onchange={(spanX) => grid({ spanX })}
@@ -162,7 +162,7 @@
 	<Amount
 		shownAs="percent"
 		of="shot.body.focusGrid.spanY"
-		label="and of the height"
+		label="share of the height with points"
 		value={body.focusGrid.spanY}
 		digits={1}
 		onchange={(spanY) => grid({ spanY })}
@@ -171,7 +171,7 @@
 	<Amount
 		shownAs="percent"
 		of="shot.body.focusGrid.boxX"
-		label="a box covers of the width"
+		label="width of one point’s box"
 		value={body.focusGrid.boxX}
 		step={0.1}
 		digits={1}
@@ -181,7 +181,7 @@
 	<Amount
 		shownAs="percent"
 		of="shot.body.focusGrid.boxY"
-		label="and of the height, a box"
+		label="height of one point’s box"
 		value={body.focusGrid.boxY}
 		step={0.1}
 		digits={1}

@@ -155,7 +155,8 @@
 				Backups into “<bdi>{backups.folderName}</bdi>” wait: the browser wants to be asked again
 				first.
 			</p>
-			<button class="knob" type="button" onclick={() => void backups.wake()}>Ask it</button>
+			<button class="knob" type="button" onclick={() => void backups.wake()}>Ask the browser</button
+			>
 			<button class="knob" type="button" onclick={() => (isLeftAsleep = true)}>Not now</button>
 		</div>
 	{:else if backups.problem && !backups.isAsleep}

@@ -183,17 +183,21 @@
 						{backups.problem}
 					</span>
 					{#if backups.isAsleep}
-						<button class="knob" type="button" onclick={() => void backups.wake()}>Ask it</button>
+						<button class="knob" type="button" onclick={() => void backups.wake()}
+							>Ask the browser</button
+						>
 					{/if}
 					<button class="knob" type="button" onclick={() => void backups.choose()}
 						>Another folder…</button
 					>
-					<button class="knob" type="button" onclick={() => void backups.forget()}>No more</button>
+					<button class="knob" type="button" onclick={() => void backups.forget()}
+						>Stop these backups</button
+					>
 				</div>
 			{:else if backups.isPossible}
 				<div class="row">
 					<button class="knob" type="button" onclick={() => void backups.choose()}
-						>By itself into a folder…</button
+						>Automatically, into a folder…</button
 					>
 					<span>chosen once; then a file a day, a minute after a change</span>
 					<span role="status">{backups.problem}</span>

@@ -72,7 +72,7 @@
 		focused anew.
 	</p>
 	{#if table && table.progress < 1}
-		<label>counting on <progress max={1} value={table.progress}></progress></label>
+		<label>still counting <progress max={1} value={table.progress}></progress></label>
 	{/if}
 	<ul>
 		{#each odds.causes as cause (cause.cause)}<li>{causeSentence(cause)}</li>{/each}
