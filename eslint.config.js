@@ -54,7 +54,14 @@ export default ts.config(
 					selector: 'SvelteEachBlock > BinaryExpression.key',
 					message:
 						'Two of a list may add up to the same key: key it by an id, or by the place in the list.'
-				}
+				},
+				...[
+					':not(SvelteStyleElement) > SvelteText[value=/[A-Za-z]{2}/]',
+					'SvelteAttribute[key.name=/^(alt|aria-label|label|placeholder|title)$/] > SvelteLiteral[value=/[A-Za-z]{2}/]'
+				].map((selector) => ({
+					selector,
+					message: 'What is read on the screen stands in src/words/screens.'
+				}))
 			]
 		}
 	},

@@ -60,7 +60,7 @@ try {
 		mimeType: 'application/json',
 		buffer: Buffer.from(JSON.stringify(long))
 	});
-	await other.getByRole('button', { name: 'Take it over' }).click();
+	await other.getByRole('button', { name: 'Add it' }).click();
 	await other.waitForFunction(() => document.querySelector('.app')?.dataset.saved === 'true');
 	const many = await opening(other, SHOTS);
 

@@ -74,7 +74,7 @@ async function draw() {
 
 async function comeHome(page) {
 	await page.goto(`${address}/?sample=Two%20families&at=review`);
-	await page.getByRole('heading', { name: 'What came home' }).waitFor();
+	await page.getByRole('heading', { name: 'Your frames' }).waitFor();
 	await page.evaluate(() => {
 		globalThis.handledMs = [];
 		globalThis.paintedMs = [];

@@ -106,7 +106,7 @@ const PICTURES = [
 			await page.getByText('Wide and shallow: many frames').click();
 			await page.getByText('35 mm', { exact: true }).click();
 			await page.getByRole('img', { name: /^The frames and the way/ }).waitFor();
-			await page.getByText('frames you can bear').evaluate((one) => one.scrollIntoView());
+			await page.getByText('most frames you want').evaluate((one) => one.scrollIntoView());
 		}
 	],
 	[

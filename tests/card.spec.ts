@@ -25,7 +25,7 @@ test('what turned out different is answered at once, and is not the plan until a
 	const fNumber = page.locator('.settings dd').first();
 	const planned = (await fNumber.textContent()) ?? '';
 	await page.getByRole('button', { name: 'rows: more' }).click();
-	await expect(page.getByText('As it turned out; the plan stays as it is.')).toBeVisible();
+	await expect(page.getByText('Changed on the spot. The plan stays as it is.')).toBeVisible();
 	await expect(fNumber).not.toHaveText(planned);
 	const different = (await fNumber.textContent()) ?? '';
 	// a deeper group needs a smaller opening: depth of field, any handbook

@@ -30,31 +30,31 @@ test('lenses are weighed on the day, shortlisted with notes, and none is taken t
 	await page.getByLabel('opens at least to f/').press('Tab');
 
 	// one that one has not, with numbers from elsewhere
-	await page.getByRole('button', { name: 'Weigh one you do not have' }).click();
-	const numbers = page.getByRole('region', { name: 'Numbers of A lens to weigh' });
+	await page.getByRole('button', { name: 'Consider one you do not own' }).click();
+	const numbers = page.getByRole('region', { name: 'Figures for A lens to consider' });
 	await numbers.getByLabel('weight (g)').fill('640');
 	await numbers.getByLabel('price').fill('1200');
 	await numbers.getByLabel('centre at f/1.4').fill('1500');
 	await numbers.getByLabel('centre at f/2', { exact: true }).fill('2000');
 	await numbers.getByLabel('centre at f/2', { exact: true }).press('Tab');
-	await expect(row(/A lens to weigh/)).toContainText('not yours');
-	await expect(row(/A lens to weigh/)).toContainText('640 g');
-	await expect(row(/A lens to weigh/)).toContainText(/2000\s*typed in/);
+	await expect(row(/A lens to consider/)).toContainText('not yours');
+	await expect(row(/A lens to consider/)).toContainText('640 g');
+	await expect(row(/A lens to consider/)).toContainText(/2000\s*typed in/);
 	await axe(page, 'main');
 
 	// three at most on the shortlist
-	for (const name of ['A lens to weigh', '85 mm f/1.2', '50 mm f/1.4']) {
+	for (const name of ['A lens to consider', '85 mm f/1.2', '50 mm f/1.4']) {
 		await page.getByRole('button', { name: `shortlist ${name}` }).click();
 	}
 	await expect(page.getByRole('button', { name: 'shortlist 24 mm f/1.4' })).toBeDisabled();
-	const card = page.getByRole('region', { name: 'A lens to weigh, on the shortlist' });
+	const card = page.getByRole('region', { name: 'A lens to consider, on the shortlist' });
 	await expect(card).toContainText(/at \d+ mm.*: \d+ of 100 good/, { timeout: 60_000 });
-	await card.getByLabel('What is complained of').fill('It hums.');
-	await card.getByLabel('What is complained of').blur();
+	await card.getByLabel('Complaints').fill('It hums.');
+	await card.getByLabel('Complaints').blur();
 	await app.saved();
 	await page.reload();
 	await page.getByRole('button', { name: 'Choose a lens' }).click();
-	await expect(card.getByLabel('What is complained of')).toHaveValue('It hums.');
+	await expect(card.getByLabel('Complaints')).toHaveValue('It hums.');
 
 	// no shot is taken with it
 	await app.goTo('Plan');
@@ -66,5 +66,5 @@ test('lenses are weighed on the day, shortlisted with notes, and none is taken t
 	}).toPass({ timeout: 20_000 });
 	const choices = app.card.getByLabel('lens', { exact: true });
 	await expect(choices.locator('option', { hasText: '85 mm f/1.2' })).toHaveCount(1);
-	await expect(choices.locator('option', { hasText: 'A lens to weigh' })).toHaveCount(0);
+	await expect(choices.locator('option', { hasText: 'A lens to consider' })).toHaveCount(0);
 });

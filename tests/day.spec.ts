@@ -83,7 +83,7 @@ test('a shot is duplicated, taken out and brought back; status is kept', async (
 	await undo(app);
 	await expect(app.shots).toHaveCount(10);
 
-	await menuOf(app, SECOND, 'Take out');
+	await menuOf(app, SECOND, 'Remove');
 	await expect(app.shotRow(SECOND)).toHaveCount(0);
 	await undo(app);
 	await expect(app.shotRow(SECOND)).toHaveCount(1);
@@ -122,13 +122,13 @@ test('a shot is added from an arrangement, and found again by a name or a place'
 	await page.getByRole('button', { name: '+ Shot' }).click();
 	await app.pressAtRest(page.getByRole('dialog').getByRole('button', { name: /rows/i }).first());
 	await expect(app.shots).toHaveCount(11);
-	const search = page.getByRole('searchbox', { name: 'Look for a shot' });
+	const search = page.getByRole('searchbox', { name: 'Find a shot' });
 	await search.fill('halina');
 	await expect(app.shots.first()).toContainText('An elder');
 	await search.fill('loft');
 	await expect(app.shots).toHaveCount(1);
 	await search.fill('nobody of that name');
-	await expect(page.getByText('Nothing here is called that.')).toBeVisible();
+	await expect(page.getByText('Nothing matches that.')).toBeVisible();
 });
 
 test('time and place are changed, and the order follows', async ({ app, page }) => {
@@ -196,7 +196,7 @@ test('a day is erased from this device, and it says what went', async ({ app, pa
 		.getByRole('button', { name: /Erase this job/ })
 		.click();
 	await page.getByRole('button', { name: 'Erase it' }).click();
-	await expect(page.getByRole('status').filter({ hasText: 'is erased' })).toContainText(
+	await expect(page.getByRole('status').filter({ hasText: 'was erased' })).toContainText(
 		'10 shots, 10 steps of their history, 31 people'
 	);
 	await page.reload();

@@ -39,7 +39,7 @@ test('a day goes out, and comes in again on another device; a second time it bri
 	await give(other, name, bytes);
 	const dialog = other.page.getByRole('dialog');
 	await expect(dialog).toContainText('A new day with 10 shots.');
-	await dialog.getByRole('button', { name: 'Take it over' }).click();
+	await dialog.getByRole('button', { name: 'Add it' }).click();
 	await other.goTo('Day');
 	await expect(other.shots).toHaveCount(10);
 	expect(await other.titles()).toEqual(await app.titles());
@@ -53,7 +53,7 @@ test('a day goes out, and comes in again on another device; a second time it bri
 	await give(other, name, Buffer.from(changed));
 	await expect(dialog).toContainText('0 new, 1 different, 9 the same');
 	await expect(dialog).toContainText('different: title');
-	await dialog.getByRole('button', { name: 'Take it over' }).click();
+	await dialog.getByRole('button', { name: 'Add it' }).click();
 	await expect(other.shots).toHaveCount(11);
 	await context.close();
 });
@@ -93,7 +93,7 @@ test('a file that takes long is looked at beside the page, and can be given up',
 	await expect(looking).toContainText(/[1-9]\d? %/);
 	await app.goTo('Plan');
 	await expect(sheet).toContainText('A new day with 1000 shots.');
-	await sheet.getByRole('button', { name: 'Take nothing' }).click();
+	await sheet.getByRole('button', { name: 'Add nothing' }).click();
 	await app.goTo('Day');
 	await expect(app.shots).toHaveCount(10);
 });
@@ -167,7 +167,7 @@ test('a shot list that was changed in a spreadsheet comes back', async ({ app, p
 	const dialog = page.getByRole('dialog').filter({ hasText: 'What is in this file' });
 	await expect(dialog).toContainText('different: time');
 	await dialog.getByLabel('The couple under the arcade: what to do').selectOption('replace');
-	await dialog.getByRole('button', { name: 'Take it over' }).click();
+	await dialog.getByRole('button', { name: 'Add it' }).click();
 	await expect(app.shotRow('The couple under the arcade')).toContainText('13:10');
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(app.shotRow('The couple under the arcade')).toContainText('13:30');
@@ -221,7 +221,7 @@ test('everything is backed up with one click, and comes back after it was erased
 	await page.getByRole('button', { name: 'Erase it' }).click();
 	await expect(page.getByRole('button', { name: 'Open the sample day' })).toBeVisible();
 	await give(app, name, bytes);
-	await page.getByRole('dialog').getByRole('button', { name: 'Take it over' }).click();
+	await page.getByRole('dialog').getByRole('button', { name: 'Add it' }).click();
 	await expect(app.shots).toHaveCount(10);
 });
 

@@ -175,7 +175,7 @@ test('the sample day stands beside the user’s own work', async ({ app, page })
 test('a shot that was taken out can be brought back', async ({ app, page }) => {
 	await app.openSample(/The couple/);
 	await app.openMenu();
-	await page.getByRole('dialog').getByRole('button', { name: 'Take out' }).click();
+	await page.getByRole('dialog').getByRole('button', { name: 'Remove' }).click();
 	await expect(page.getByRole('banner')).toContainText('1 of 9');
 	await app.openMenu();
 	await page

@@ -141,7 +141,9 @@ test.describe('a newer version', () => {
 		await serve();
 		await page.evaluate(async () => (await navigator.serviceWorker.ready).update());
 
-		const notice = page.getByRole('status').filter({ hasText: 'A newer Focalis is here' });
+		const notice = page
+			.getByRole('status')
+			.filter({ hasText: 'A newer version of Focalis is ready' });
 		await expect(notice).toBeVisible();
 		await expect(app.headline).toContainText(/f\/8,.*locked/);
 		await app.rung(11).click();

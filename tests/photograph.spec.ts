@@ -86,7 +86,7 @@ test('from the first screen: a real face, its lens said by hand, becomes a shot'
 	await rings(sheet).first().click();
 	const far = async () => Number(await sheet.getByLabel('measured distance').inputValue());
 	const at26 = await far();
-	await sheet.getByLabel('frames like, on full frame').fill('52');
+	await sheet.getByLabel('equivalent on full frame').fill('52');
 	await expect.poll(far).toBeCloseTo(2 * at26, 1);
 	// by hand: 63 mm of eyes, 42.9 px apart, through 52 mm on a diagonal of 43.27 mm and 724 px
 	expect(await far()).toBeGreaterThan(1.1);

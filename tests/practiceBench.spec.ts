@@ -180,7 +180,7 @@ test('a lens that is off: found to two millimetres, used by the odds, and taken 
 	await app.goTo('Plan');
 	await page.getByRole('button', { name: 'kit', exact: true }).click();
 	await page.getByRole('dialog').getByText('my hands', { exact: true }).click();
-	const lenses = page.getByRole('list', { name: 'Lenses with a bias of their own' });
+	const lenses = page.getByRole('list', { name: 'Lenses with a focus error of their own' });
 	await expect(lenses).toContainText(
 		/85 mm f\/1\.4: 0\.0[23]\d mm in front at the sensor \(measured, 2 frames\)/
 	);

@@ -19,7 +19,7 @@ test.use({ viewport: { width: 1280, height: 800 } });
 async function openReview(app: App) {
 	await app.openSample(/Two families/);
 	await app.goTo('Review');
-	await expect(app.page.getByRole('heading', { name: 'What came home' })).toBeVisible();
+	await expect(app.page.getByRole('heading', { name: 'Your frames' })).toBeVisible();
 }
 
 async function measured(page: Page, paths: readonly string[]) {
@@ -72,7 +72,7 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 	await measured(page, [...paths, broken, script]);
 	await expect(strip(page)).toHaveCount(FRAMES);
 	// names are text, what is broken is listed, nothing runs
-	await page.getByText('2 passed over').click();
+	await page.getByText('2 skipped').click();
 	await expect(page.getByText('<img src=x onerror=alert(1)>.jpg')).toBeVisible();
 
 	// without a plan everybody found is somebody
@@ -110,7 +110,7 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 	await expect(matrix.getByRole('row')).toHaveCount(1 + 4);
 
 	// one hand on the keys
-	await page.getByRole('heading', { name: 'What came home' }).click();
+	await page.getByRole('heading', { name: 'Your frames' }).click();
 	await page.keyboard.press('k');
 	await expect(marks(page).getByRole('button', { name: /Keep/ })).toHaveAttribute(
 		'aria-pressed',
@@ -142,7 +142,7 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 		.toBe(0);
 
 	// to a shot of the day by hand: its series comes along, and the clock is told
-	await page.getByLabel('put this frame to').selectOption({ label: 'Two families on the steps' });
+	await page.getByLabel('move this frame to').selectOption({ label: 'Two families on the steps' });
 	await expect(
 		page.getByRole('heading', { level: 2, name: 'Two families on the steps' })
 	).toBeVisible();
@@ -151,7 +151,7 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 		FRAMES
 	);
 	// or by one drag, onto a shot that has none yet; and back
-	const shots = page.getByRole('complementary', { name: 'Shots that came home' });
+	const shots = page.getByRole('complementary', { name: 'Shots with frames' });
 	await page.locator('.strip [aria-pressed=true]').hover();
 	await page.mouse.down();
 	await page.mouse.move(400, 400, { steps: 4 });
@@ -209,7 +209,7 @@ test('what was said goes out, and comes back: sidecars, a table, a contact sheet
 	writeFileSync(hostile, `<!DOCTYPE a [<!ENTITY b "c">]><a>&b;</a>`);
 	await openReview(app);
 	await measured(page, [...paths, mine, hostile]);
-	await page.getByRole('heading', { name: 'What came home' }).click();
+	await page.getByRole('heading', { name: 'Your frames' }).click();
 	await page.keyboard.press('k');
 	await page.keyboard.press('v');
 	await page.keyboard.press('ArrowRight');
@@ -284,7 +284,7 @@ test('what was said goes out, and comes back: sidecars, a table, a contact sheet
 
 	const pdf = await getDocumentProxy(new Uint8Array(await saved('As PDF')));
 	const { text } = await extractText(pdf, { mergePages: true });
-	expect(text).toContain('Apart from the day’s shots');
+	expect(text).toContain('In none of the day’s shots');
 	for (const path of paths) expect(text).toContain(path.split('/').at(-1));
 	expect(text).toMatch(/on face \d’s (left eye|right eye)/);
 	const png = await saved('As picture');

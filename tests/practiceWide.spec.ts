@@ -62,7 +62,7 @@ test('a gap is named while one is still there; together the frames are one pictu
 		await page.getByLabel('Choose frames').setInputFiles(paths);
 		await expect(page.getByRole('group', { name: 'Measuring' })).toBeHidden({ timeout: 60_000 });
 	};
-	const look = page.getByRole('button', { name: /Do these \d frames go together|Look again/ });
+	const look = page.getByRole('button', { name: /Do these \d frames fit together|Check again/ });
 	const side = page.getByRole('group', { name: 'What it says' });
 
 	// the lower left is missing
@@ -91,12 +91,12 @@ test('a gap is named while one is still there; together the frames are one pictu
 	await choose([5]);
 	await look.click();
 	await expect(
-		page.getByText('They go together: no gap, focus and exposure as in the first.')
+		page.getByText('They fit together: no gap, focus and exposure as in the first.')
 	).toBeVisible({ timeout: 60_000 });
 
 	await page.getByRole('button', { name: 'See them together…' }).click();
 	const sheet = page.getByRole('dialog');
-	for (const way of ['flat, like one lens', 'round a cylinder', 'round a sphere']) {
+	for (const way of ['flat, like one lens', 'on a cylinder', 'on a sphere']) {
 		await sheet.getByText(way, { exact: true }).click();
 		await expect(sheet.getByRole('img', { name: `All frames put together, ${way}` })).toBeVisible({
 			timeout: 60_000

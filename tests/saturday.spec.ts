@@ -46,7 +46,7 @@ test('names row by row, own limits, a lens’s table, the sun on the stage', asy
 		await page.getByRole('button', { name: 'kit', exact: true }).click();
 		await dialog.getByText('lenses', { exact: true }).click();
 		await dialog.getByRole('button', { name: '85 mm f/1.4', exact: true }).click();
-		await dialog.getByRole('button', { name: 'Table of depths…' }).click();
+		await dialog.getByRole('button', { name: 'Depth-of-field table…' }).click();
 		const table = dialog.filter({ hasText: 'Table of the 85 mm f/1.4' });
 		await expect(table.getByRole('row', { name: /^2\.00 m/ })).toContainText(/− 1\.\d cm/);
 		const download = page.waitForEvent('download');
@@ -62,7 +62,7 @@ test('names row by row, own limits, a lens’s table, the sun on the stage', asy
 	await test.step('the sun stands where it stands', async () => {
 		await page.getByRole('button', { name: /^light/ }).click();
 		await dialog.getByLabel('show where the sun stands').check();
-		await dialog.getByLabel('the stage looks towards, from north').fill('200');
+		await dialog.getByLabel('the direction the stage faces, from north').fill('200');
 		await expect(dialog.getByText(/It stands \d+° high, in front of the camera\./)).toBeVisible();
 		await page.keyboard.press('Escape');
 		await expect(app.stage.getByRole('img', { name: /^sun, \d+° high$/ })).toBeVisible();

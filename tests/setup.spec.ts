@@ -89,7 +89,7 @@ test('three rows in a small room, from nothing', async ({ app, page }) => {
 		const camera = app.stage.locator('.camera').first();
 		const before = await app.middleOf(camera);
 		// a step would gain less than a rung
-		await expect(page.getByText('As good here as anywhere in sight.')).toBeVisible();
+		await expect(page.getByText('Nowhere in sight is better than here.')).toBeVisible();
 		// but one may stand where one points
 		await page.mouse.click(before.x, before.y - 50);
 		await expect.poll(() => app.middleOf(camera)).not.toEqual(before);
@@ -175,7 +175,7 @@ test('the kit: a lens is changed, kept, and offered to the shot that uses it', a
 	await kit.getByLabel('widest f/ at the short end').fill('4');
 	await kit.getByRole('button', { name: 'Duplicate 85 mm f/1.2' }).click();
 	await expect(kit.getByRole('button', { name: '85 mm f/1.2 2', exact: true })).toBeVisible();
-	await kit.getByRole('button', { name: 'Take out 85 mm f/1.2 2' }).click();
+	await kit.getByRole('button', { name: 'Remove 85 mm f/1.2 2' }).click();
 	await expect(kit.getByRole('button', { name: '85 mm f/1.2 2', exact: true })).toBeHidden();
 	await kit.getByRole('button', { name: 'Bring it back' }).click();
 	await expect(kit.getByRole('button', { name: '85 mm f/1.2 2', exact: true })).toBeVisible();
@@ -249,9 +249,9 @@ test('wide and shallow: many frames round the face, on the plan and step by step
 	await expect(framing.getByText(/^\d × \d, \d+ frames: the view at 35 mm/)).not.toContainText(
 		'3 × 4'
 	);
-	await framing.getByLabel('frames you can bear').fill('4');
+	await framing.getByLabel('most frames you want').fill('4');
 	await expect(framing.getByRole('alert')).toContainText('more than 4');
-	await framing.getByLabel('frames you can bear').fill('20');
+	await framing.getByLabel('most frames you want').fill('20');
 	await framing.getByLabel('across').fill('180');
 	await expect(framing.getByRole('alert')).toContainText('A flat picture ends before 180 degrees');
 	await framing.getByLabel('across').fill('54');

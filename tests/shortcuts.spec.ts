@@ -58,5 +58,5 @@ test('what is typed is text, never a command', async ({ app, page }) => {
 	await page.getByRole('searchbox').fill('');
 	await page.keyboard.type('pcdfn');
 	await expect(page.getByRole('searchbox')).toHaveValue('pcdfn');
-	await expect(app.page.getByText('Nothing here is called that.')).toBeVisible();
+	await expect(app.page.getByText('Nothing matches that.')).toBeVisible();
 });

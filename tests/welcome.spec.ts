@@ -15,7 +15,7 @@ test('the first screen answers to one’s hand', async ({ page }) => {
 	// farther apart takes a smaller opening
 	const fNumberOf = (text: string) => Number(/f\/([\d.]+)/.exec(text)?.[1]);
 	expect(fNumberOf((await answer.textContent()) ?? '')).toBeGreaterThan(fNumberOf(before));
-	await tried.getByRole('slider', { name: /as Focalis has it/ }).fill('0');
+	await tried.getByRole('slider', { name: /chosen by Focalis/ }).fill('0');
 	await expect(answer).toContainText('f/1.4');
 	await tried.getByRole('button', { name: 'let Focalis choose' }).click();
 	await expect(answer).not.toContainText('f/1.4,');

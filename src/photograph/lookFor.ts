@@ -29,7 +29,7 @@ export interface SeenPhotograph {
 
 /** Pixels along the long side of what is shown. */
 const SHOWN_PX = 1600;
-const QUALITY = 0.85;
+const JPEG_QUALITY = 0.85;
 
 /** The faces in a picture, from the left to the right. The picture is given back. */
 export async function lookFor(
@@ -52,7 +52,7 @@ export async function lookFor(
 				irisPx: (leftIris.widthPx + rightIris.widthPx) / 2
 			};
 		});
-		const small = await smaller(pyramid.atLeast(SHOWN_PX), SHOWN_PX, QUALITY);
+		const small = await smaller(pyramid.atLeast(SHOWN_PX), SHOWN_PX, JPEG_QUALITY);
 		return { size, facts, faces: faces.toSorted((a, b) => a.x - b.x), small };
 	} finally {
 		pyramid.dispose();

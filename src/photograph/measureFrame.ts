@@ -22,9 +22,9 @@ const MOST_PX = { eye: 256, rest: 96 } as const;
 /** Pixels of the whole that are looked at for white: enough of them. */
 const WHOLE_PX = 400;
 /** Points of the surface: the tip of the nose, and the middle of the forehead's upper edge. */
-const NOSE = 4;
-const FOREHEAD = 10;
-const BROW = 151;
+const NOSE_TIP_POINT = 4;
+const FOREHEAD_POINT = 10;
+const BROW_POINT = 151;
 
 /** What was measured of a picture, and the picture for a strip, which costs next to nothing once it is open. */
 export interface MeasuredPicture {
@@ -90,7 +90,10 @@ function measuredFace(
 		...spot(iris, REACH.eye, MOST_PX.eye),
 		openness: iris.openness
 	});
-	const [forehead, brow] = [surface[FOREHEAD], surface[BROW]] as [PixelPlace, PixelPlace];
+	const [forehead, brow] = [surface[FOREHEAD_POINT], surface[BROW_POINT]] as [
+		PixelPlace,
+		PixelPlace
+	];
 	const hair = { x: 2 * forehead.x - brow.x, y: 2 * forehead.y - brow.y };
 	const middle = { x: (leftIris.x + rightIris.x) / 2, y: (leftIris.y + rightIris.y) / 2 };
 	return {
@@ -100,7 +103,7 @@ function measuredFace(
 		widthPx: faceWidthPx(points),
 		left: eye(leftIris),
 		right: eye(rightIris),
-		nose: spot(surface[NOSE] as PixelPlace, REACH.nose, MOST_PX.rest),
+		nose: spot(surface[NOSE_TIP_POINT] as PixelPlace, REACH.nose, MOST_PX.rest),
 		hair: spot(hair, REACH.hair, MOST_PX.rest),
 		clipped: clippedShare(pyramid, middle, faceWidthPx(points) / 2, MOST_PX.eye)
 	};

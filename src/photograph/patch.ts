@@ -34,7 +34,7 @@ export function linearLight(data: Uint8ClampedArray): Float32Array {
 }
 
 /** From here on a pixel shows nothing any more. */
-const WHITE = 254;
+const CLIPPED_LEVEL = 254;
 
 /** Share of such a square that is as bright as can be, in any colour. */
 export function clippedShare(
@@ -46,7 +46,7 @@ export function clippedShare(
 	const { data, sidePx } = squareAt(pyramid, at, reachPx, mostPx);
 	let clipped = 0;
 	for (let k = 0; k < data.length; k += 4) {
-		if (Math.max(data[k] as number, data[k + 1] as number, data[k + 2] as number) >= WHITE)
+		if (Math.max(data[k] as number, data[k + 1] as number, data[k + 2] as number) >= CLIPPED_LEVEL)
 			clipped++;
 	}
 	return clipped / (sidePx * sidePx);

@@ -21,7 +21,7 @@ export interface SetFile {
 /** Long side of what is compared, and of what is put together, px. */
 const COMPARED_PX = 300;
 const KEPT_PX = 1000;
-const QUALITY = 0.9;
+const JPEG_QUALITY = 0.9;
 /** Of the work opening the files takes so much. */
 const OPENING_SHARE = 0.6;
 
@@ -110,7 +110,7 @@ async function opened(file: Blob, index: number): Promise<Blob> {
 	if (!opening.ok) throw new Error(`frame ${index + 1} is no picture that can be opened here`);
 	const { bitmap } = opening.picture;
 	try {
-		return await smaller(bitmap, KEPT_PX, QUALITY);
+		return await smaller(bitmap, KEPT_PX, JPEG_QUALITY);
 	} finally {
 		bitmap.close();
 	}

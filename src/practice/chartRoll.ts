@@ -28,7 +28,7 @@ export interface ChartShooting {
 
 const HEIGHT_M = 1.6;
 /** The sheet fills so much of the frame where its corners count. */
-const FILLS = 0.94;
+const FRAME_FILL_SHARE = 0.94;
 /** Front or back is looked for from so many focal lengths away (common practice, no source). */
 const FOCAL_LENGTHS = 28;
 const TURN_DEG = { sharpness: 0, scale: 45 } as const;
@@ -41,7 +41,7 @@ export function chartDistanceM(
 ): number {
 	const { widthMm, heightMm } = CHART_PAPERS[paper];
 	const { sensor } = body;
-	const filled = Math.max(widthMm / sensor.widthMm, heightMm / sensor.heightMm) / FILLS;
+	const filled = Math.max(widthMm / sensor.widthMm, heightMm / sensor.heightMm) / FRAME_FILL_SHARE;
 	const wantedM = (kind === 'scale' ? FOCAL_LENGTHS * focalMm : (filled + 1) * focalMm) / 1000;
 	return Math.max(wantedM, lens.closestFocusM + 0.02);
 }

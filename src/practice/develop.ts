@@ -5,7 +5,7 @@ import type { PlannedFrame, RollOrder } from './roll';
 import type { Tile } from './sensor';
 
 /** As cameras write them. */
-const QUALITY = 0.92;
+const JPEG_QUALITY = 0.92;
 
 /** A file as it comes home from the camera. */
 export interface PracticeFile {
@@ -31,9 +31,11 @@ export async function develop(
 	);
 	const isUpright = release.shot.camera.orientation === 'portrait';
 	const onSensor = isUpright ? laidDown(held) : held;
-	const jpeg = await onSensor.convertToBlob({ type: 'image/jpeg', quality: QUALITY }).catch(() => {
-		throw new LostGraphics('there is no memory for a picture of this size');
-	});
+	const jpeg = await onSensor
+		.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY })
+		.catch(() => {
+			throw new LostGraphics('there is no memory for a picture of this size');
+		});
 	const exif = exifOf({
 		shot: order.shot,
 		settings,

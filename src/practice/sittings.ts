@@ -12,11 +12,11 @@ import type { RollOrder } from './roll';
 const LONG_SIDE_PX = 2400;
 /** The bars of the scale are small in the frame. */
 const SCALE_PX = 4000;
-const STOPS = 6;
+const STOPS_TRIED = 6;
 /** So soft may a practice lens be wide open, mm on the sensor; and so far off may it focus, mm before the camera. */
 const SOFT_MM = 0.035;
 const MOST_OFF_MM = 25;
-const TRIES = 7;
+const MOST_TRIES = 7;
 const HAND_FRAMES = 6;
 
 interface Gear {
@@ -52,7 +52,7 @@ export function apertureSitting(gear: Gear): RollOrder[] {
 	// focused once and for all
 	const spreads = { ...gear.spreads, middlePoint: 0, outerPoint: 0, wrongPoint: 0 };
 	const rungs = ladderOf(gear.lens, known.focalMm).filter((_, i) => i % 3 === 0);
-	return rungs.slice(0, STOPS + 1).map((fNumber, i) =>
+	return rungs.slice(0, STOPS_TRIED + 1).map((fNumber, i) =>
 		chartRoll({
 			...known,
 			kind: 'sharpness',
@@ -76,7 +76,7 @@ export function focusSitting(gear: Gear): RollOrder[] {
 	const spreads = { ...gear.spreads, lensBias: { [gear.lens.name]: { biasMm, frames: 1 } } };
 	const longSidePx = Math.min(SCALE_PX, gear.body.sensor.pixelsAcross);
 	return [
-		chartRoll({ ...known, kind: 'scale', longSidePx, spreads, frames: TRIES, firstNumber: 1 })
+		chartRoll({ ...known, kind: 'scale', longSidePx, spreads, frames: MOST_TRIES, firstNumber: 1 })
 	];
 }
 

@@ -8,16 +8,16 @@ import { answerTo, type Answered, type Asked } from './work';
 
 /** Reads a request, has it worked out beside the server's own thread, and answers. */
 
-const SECOND = 1000;
+const SECOND_MS = 1000;
 const BOUNDS = {
 	threads: Math.max(2, availableParallelism()),
 	mostWaiting: 200,
 	mostWaitingBytes: 64 * 1024 * 1024,
 	mostMs: {
-		plan: 30 * SECOND,
-		'plan-with-advice': 30 * SECOND,
-		batch: 120 * SECOND,
-		odds: 30 * SECOND
+		plan: 30 * SECOND_MS,
+		'plan-with-advice': 30 * SECOND_MS,
+		batch: 120 * SECOND_MS,
+		odds: 30 * SECOND_MS
 	}
 } as const;
 /**

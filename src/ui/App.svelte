@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { appText as say } from '$words/screens/shell';
+	import { commonText as common } from '$words/screens/common';
 	import { untrack } from 'svelte';
 	import { stepBy } from './keeping/dayActions';
 	import { saveShotFile } from './browser/saving';
@@ -118,7 +120,7 @@
 	}
 
 	function takeDropped(files: readonly File[]) {
-		if (files.length === 0) openings.refuse('There is no file in what was dropped.');
+		if (files.length === 0) openings.refuse(say.whatYouDroppedHoldsNoFile);
 		else if (at === 'review' || files.length > 1) filesAsked.hand([...files]);
 		else take(files[0]);
 	}
@@ -203,8 +205,10 @@
 			<Screen {session} ongo={go} onfiles={() => (areFilesOpen = true)} />
 		{:catch}
 			<p role="alert">
-				This part of the app could not be loaded.
-				<button class="knob" type="button" onclick={() => location.reload()}>Try again</button>
+				{say.thisPartOfTheAppCould}
+				<button class="knob" type="button" onclick={() => location.reload()}
+					>{common.tryAgain}</button
+				>
 			</p>
 		{/await}
 	{:else if session.isReady && !isSampleDue}
@@ -217,7 +221,7 @@
 		bind:this={chooser}
 		hidden
 		type="file"
-		aria-label="Open a file"
+		aria-label={say.openAFile}
 		accept={ACCEPTED}
 		onchange={(event) => {
 			const [file] = event.currentTarget.files ?? [];
@@ -226,10 +230,7 @@
 		}}
 	/>
 	<Looking {openings} />
-	<Dropping
-		ondrop={takeDropped}
-		onfail={() => openings.refuse('The folder cannot be read. Choose the files in it instead.')}
-	/>
+	<Dropping ondrop={takeDropped} onfail={() => openings.refuse(say.theFolderCannotBeReadChoose)} />
 </div>
 {#if wanted.help}
 	{#await import('./shell/Help.svelte') then { default: Help }}<Help

@@ -54,7 +54,7 @@ export interface CardContent {
 }
 
 /** Faces worth looking at: those nearest to being soft. */
-const CHECKED = 2;
+const FACES_TO_CHECK = 2;
 
 export function cardOf(solution: Solution, odds: Odds | null, units: Units): CardContent {
 	const { plan } = solution;
@@ -147,7 +147,7 @@ function checksOf({ take, study: { shot, scene } }: Solution): string[] {
 	if (worst.size < 2) return [];
 	return [...worst]
 		.sort(([, a], [, b]) => b - a)
-		.slice(0, CHECKED)
+		.slice(0, FACES_TO_CHECK)
 		.map(([id]) => {
 			const where = whereWords(whereStands(scene.rows, id));
 			return nameOfId(shot, id) + (where ? ` (${where})` : '');

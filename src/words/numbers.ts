@@ -121,12 +121,12 @@ export function shareInWords(share: number): string {
 }
 
 /** Less than this hidden is not worth a word; all but this much is all. */
-const HARDLY = 0.3;
+const HARDLY_HIDDEN_SHARE = 0.3;
 const NEARLY_ALL = 0.97;
 
 /** How much of something is seen: "a third"; "hidden" where nothing is, empty where nearly all is. */
 export function seenShareWords(hiddenShare: number): string {
-	if (hiddenShare < HARDLY) return '';
+	if (hiddenShare < HARDLY_HIDDEN_SHARE) return '';
 	return hiddenShare > NEARLY_ALL ? 'hidden' : shareInWords(1 - hiddenShare);
 }
 

@@ -48,7 +48,7 @@ export type PicturesQuestions = {
 	};
 };
 
-const QUALITY = 0.85;
+const JPEG_QUALITY = 0.85;
 
 /** The picture that was asked for last, or the two that are compared: one of 24 megapixels is 0.1 GB. None after a rest, ms. */
 const REST_MS = 3000;
@@ -91,7 +91,7 @@ serve<PicturesQuestions>({
 		if (!opening.ok) return null;
 		const { bitmap } = opening.picture;
 		try {
-			return await smaller(bitmap, longPx, QUALITY);
+			return await smaller(bitmap, longPx, JPEG_QUALITY);
 		} finally {
 			bitmap.close();
 		}
@@ -99,7 +99,7 @@ serve<PicturesQuestions>({
 	small: ({ file, longPx, key }) =>
 		inTurn(async () => {
 			const [whole] = await opened({ file, key });
-			return whole ? smaller(whole, longPx, QUALITY) : null;
+			return whole ? smaller(whole, longPx, JPEG_QUALITY) : null;
 		}),
 	follow: ({ from, pointing, into }) =>
 		inTurn(async () => {

@@ -78,7 +78,7 @@ export class App {
 		const bar = this.page.getByRole('group', { name: 'Set-up' });
 		const dialog = this.page.getByRole('dialog');
 		for (const [name, ready] of [
-			['light', 'What gives'],
+			['light', 'What may change'],
 			['framing', 'nearest face'],
 			['other lenses', 'best for faces'],
 			['kit', 'Full-frame 45 MP']

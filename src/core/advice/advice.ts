@@ -26,15 +26,15 @@ export interface Advice {
 }
 
 /** Most pieces of advice that are told. */
-const MOST = 12;
+const MOST_PIECES = 12;
 /** Steps in which a move is tried before its smallest sufficient size is searched. */
-const TRIES = 6;
+const COARSE_STEPS = 6;
 /** When all is well, only a gain of this many stops is worth telling. */
 const WORTH_STOPS = 0.5;
 /** Good frames in a hundred that are worth another way of working: one blink in thirty is not. */
 const WORTH_FRAMES = 4;
 /** Moves that are tried in pairs: those that gain most alone. */
-const PAIRED = 5;
+const MOST_PAIRED = 5;
 
 /** What a move is wanted for. */
 type Goal = (after: Prospect) => boolean;
@@ -104,7 +104,7 @@ function goalFor(now: Prospect): Goal {
 /** The smallest size of a move that is enough, rounded up to one that can be told; null when none is. */
 function smallestSize({ most, step }: Move, isEnough: (size: number) => boolean): number | null {
 	if (step === null) return isEnough(1) ? 1 : null;
-	const tries = Array.from({ length: TRIES }, (_, i) => (most * (i + 1)) / TRIES);
+	const tries = Array.from({ length: COARSE_STEPS }, (_, i) => (most * (i + 1)) / COARSE_STEPS);
 	const first = tries.findIndex(isEnough);
 	const yes = tries[first];
 	if (yes === undefined) return null;
@@ -177,7 +177,7 @@ function ranked(advice: readonly Advice[], now: Prospect): Advice[] {
 	);
 	const isLens = ({ data }: Advice) => data.code === 'other-lens';
 	const firstLens = order.find(isLens);
-	return order.filter((one) => !isLens(one) || one === firstLens).slice(0, MOST);
+	return order.filter((one) => !isLens(one) || one === firstLens).slice(0, MOST_PIECES);
 }
 
 /** Moves that can be made one after the other: not another lens, nor giving up what is asked. */
@@ -202,7 +202,7 @@ function pairsFor(moves: readonly Move[], now: Prospect, isEnough: Goal): Advice
 		})
 		.filter(({ gain }) => gain > 0.1)
 		.sort((a, b) => b.gain - a.gain)
-		.slice(0, PAIRED);
+		.slice(0, MOST_PAIRED);
 	return alone.flatMap(({ move: first, after: between }, i) =>
 		alone.slice(i + 1).flatMap(({ move: second }) => {
 			const again = movesOf(between, []).find((one) => isSameMove(one, second));

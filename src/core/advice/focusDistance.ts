@@ -8,7 +8,7 @@ import { fromAway } from './turnedOut';
 /** Distances are found as closely as this, m. */
 const WITHIN_M = 0.002;
 /** Who is focused on may change with the distance: a few steps come near enough. */
-const ROUNDS = 6;
+const FIXED_POINT_ROUNDS = 6;
 const LEAST_M = 0.1;
 
 /**
@@ -17,7 +17,7 @@ const LEAST_M = 0.1;
  */
 export function focusedFrom(shot: Shot, wantedM: number, chance: Chance): Shot {
 	let next = shot;
-	for (let round = 0; round < ROUNDS; round++) {
+	for (let round = 0; round < FIXED_POINT_ROUNDS; round++) {
 		const fromM = asksForSomething(next) && solve(next, chance).plan.focus?.fromSensorM;
 		if (!fromM || Math.abs(wantedM - fromM) < WITHIN_M) break;
 		const now = groundDistanceM(next.camera, pivotOf(next));

@@ -16,7 +16,7 @@ const FARTHEST_M = 6;
 /** Letters are made as much larger as this. */
 const MOST_TIMES = 12;
 /** From a share that is hidden as large as this it is worth hanging a thing higher. */
-const COVERED = 0.3;
+const WORTH_RAISING_SHARE = 0.3;
 /** Nobody holds a thing nearer to the lens than this, m. */
 const NEAREST_TO_LENS_M = 0.15;
 /** Of more things than this that are missed the others wait. */
@@ -146,7 +146,7 @@ function larger({ study: { shot } }: Prospect, { thing, lacks }: Missed): Move[]
 
 /** Above the heads of those who hide it. */
 function higher({ study: { shot } }: Prospect, { thing, hiddenShare }: Missed): Move[] {
-	if (thing.intent === 'dissolved' || hiddenShare() < COVERED) return [];
+	if (thing.intent === 'dissolved' || hiddenShare() < WORTH_RAISING_SHARE) return [];
 	const { id, position } = thing;
 	return [
 		{

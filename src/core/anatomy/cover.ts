@@ -29,8 +29,8 @@ interface Cover extends Span {
 }
 
 /** Places on a thing that are looked at, across and up. */
-const ACROSS = 16;
-const UP = 10;
+const SAMPLES_ACROSS = 16;
+const SAMPLES_UP = 10;
 /** Nobody reaches farther aside from their eyes, or nearer to the camera, m. */
 const REACH_M = 0.5;
 /** Nor so far above them, however they hold their head, m. */
@@ -84,18 +84,18 @@ export function coveredShare(
 	];
 	if (covers.length === 0) return 0;
 	let hidden = 0;
-	for (let column = 0; column < ACROSS; column++) {
-		const right = area.left + ((area.right - area.left) * (column + 0.5)) / ACROSS;
+	for (let column = 0; column < SAMPLES_ACROSS; column++) {
+		const right = area.left + ((area.right - area.left) * (column + 0.5)) / SAMPLES_ACROSS;
 		const before = covers.filter(({ from, to }) => from <= right && right <= to);
-		for (let row = 0; row < UP && before.length > 0; row++) {
-			const up = area.low + ((area.high - area.low) * (row + 0.5)) / UP;
+		for (let row = 0; row < SAMPLES_UP && before.length > 0; row++) {
+			const up = area.low + ((area.high - area.low) * (row + 0.5)) / SAMPLES_UP;
 			const place = worldPoint(pose, area.depthM, right, up);
 			const { x, y, z } = subtract(place, pose.position);
 			const risePerM = y / Math.hypot(x, z);
 			if (before.some(({ hides }) => hides(place, risePerM))) hidden++;
 		}
 	}
-	return hidden / (ACROSS * UP);
+	return hidden / (SAMPLES_ACROSS * SAMPLES_UP);
 }
 
 /** The level distances from the camera between which somebody stands, and how far above it they reach, m. */

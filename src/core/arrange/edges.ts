@@ -8,7 +8,7 @@ import { extentOf, type Extent } from './framing';
 /** How people and things lie in the frame: who is cut, and how much room is left at the edges. */
 
 /** A head this near an edge, as a share of the frame, is nearly cut: you can crop in, never out. */
-const NEARLY = 0.03;
+const NEAR_EDGE_SHARE = 0.03;
 
 export interface FrameEdges {
 	/** Room from each edge to the nearest head, as a share of the frame; negative when cut. */
@@ -56,7 +56,7 @@ export function frameEdgesOf(shot: Shot): FrameEdges | null {
 		},
 		cutIds: all.filter(({ room }) => tightest(room) < 0).map(({ id }) => id),
 		nearlyIds: all
-			.filter(({ room }) => tightest(room) >= 0 && tightest(room) < NEARLY)
+			.filter(({ room }) => tightest(room) >= 0 && tightest(room) < NEAR_EDGE_SHARE)
 			.map(({ id }) => id)
 	};
 }

@@ -124,7 +124,7 @@ function sizer(shot: Shot): (other: Camera) => number {
 /** The framing is the same within this share. */
 const WITHIN_SHARE = 5e-4;
 /** Rounds of the search; a handful is enough unless people stand very deep. */
-const ROUNDS = 24;
+const SEARCH_ROUNDS = 24;
 /** Nobody walks nearer or farther than so many times the distance. */
 const LEAST_SHARE = 0.03;
 const MOST_SHARE = 40;
@@ -140,7 +140,7 @@ export function sameFraming(shot: Shot, focalMm: number): Camera | null {
 	const now = groundDistanceM(shot.camera, pivot);
 	const sizeOf = sizer(shot);
 	let share = focalMm / shot.camera.focalMm;
-	for (let round = 0; round < ROUNDS; round++) {
+	for (let round = 0; round < SEARCH_ROUNDS; round++) {
 		const camera = { ...steppedBack(shot.camera, pivot, now * (share - 1)), focalMm };
 		const size = sizeOf(camera);
 		if (Math.abs(size - 1) < WITHIN_SHARE) return camera;

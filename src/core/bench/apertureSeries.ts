@@ -54,7 +54,7 @@ const LEAST_STOPS = 3;
 /** A corner so much below the centre is named. */
 const CORNER_BELOW = 0.7;
 /** An edge that swings so far beyond its ends was sharpened. */
-const SHARPENED = 0.04;
+const SHARPENED_OVERSHOOT = 0.04;
 /** The marks of a chart that did not move stay within such a share of the width of the picture. */
 const MOST_MOVED = 0.01;
 /** Light that is steady gives the same brightness for the same exposure, stops. */
@@ -112,7 +112,9 @@ export function apertureSeries(frames: readonly MeasuredChart[]): SeriesReading 
 			to,
 			cornersFrom: first < 0 ? null : first,
 			softCorners: softAt(stops[best] as ApertureStop),
-			isSharpened: frames.some(({ edges }) => edges.some(({ overshoot }) => overshoot > SHARPENED))
+			isSharpened: frames.some(({ edges }) =>
+				edges.some(({ overshoot }) => overshoot > SHARPENED_OVERSHOOT)
+			)
 		}
 	};
 }

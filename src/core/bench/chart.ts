@@ -67,7 +67,7 @@ const MARGIN_MM = 11;
 export const RING_SHAPE = { inner: 0.66, dot: 0.28 } as const;
 export const MARK_MM: Readonly<Record<ChartKind, number>> = { sharpness: 10, scale: 16 };
 /** What is drawn as a circle has so many corners. */
-const ROUND = 48;
+const CIRCLE_CORNERS = 48;
 export const CHECK_LENGTH_MM = 150;
 const LINE_MM = 0.5;
 
@@ -75,7 +75,7 @@ const LINE_MM = 0.5;
 const CENTRE_SQUARE_MM = 50;
 const CORNER_SQUARE_MM = 34;
 /** Of an edge so much of its half is clean of corners; and so much of half a side beside it. */
-const CLEAN = 0.66;
+const CLEAN_SHARE = 0.66;
 
 /** Bars of the scale: one edge for each of their widths. */
 const BAR_MM = 10;
@@ -146,8 +146,8 @@ export function chartOf(kind: ChartKind, paper: ChartPaper): Chart {
 }
 
 const circle = ({ x, y }: PointMm, radiusMm: number): Outline =>
-	Array.from({ length: ROUND }, (_, i) => {
-		const angle = (2 * Math.PI * i) / ROUND;
+	Array.from({ length: CIRCLE_CORNERS }, (_, i) => {
+		const angle = (2 * Math.PI * i) / CIRCLE_CORNERS;
 		return [x + radiusMm * Math.cos(angle), y + radiusMm * Math.sin(angle)] as const;
 	});
 
@@ -194,8 +194,8 @@ const edgesOf = ({ x, y }: PointMm, sideMm: number): ChartEdge[] =>
 		return {
 			x: x + (sideMm / 2) * Math.cos(angle),
 			y: y + (sideMm / 2) * Math.sin(angle),
-			halfLengthMm: (CLEAN * sideMm) / 2,
-			roomMm: (CLEAN * sideMm) / 2,
+			halfLengthMm: (CLEAN_SHARE * sideMm) / 2,
+			roomMm: (CLEAN_SHARE * sideMm) / 2,
 			isUpright: side % 2 === 0
 		};
 	});

@@ -47,7 +47,7 @@ export type TryReading =
 /** The scale is seen at such angles, degrees. */
 const ANGLES_DEG = [25, 65] as const;
 /** Edges so sharp against the sharpest make the peak. */
-const PEAK = 0.45;
+const PEAK_SHARE = 0.45;
 const LEAST_EDGES = 4;
 /** More bars that are too narrow leave a side without any. */
 const MOST_SMALL = 0.2;
@@ -100,7 +100,7 @@ function sharpestAt(edges: readonly MeasuredEdge[]): number | TryProblem {
 	const most = Math.max(...known.map(({ mtf50 }) => mtf50));
 	const at = known.findIndex(({ mtf50 }) => mtf50 === most);
 	// those around it that hang together: farther off, noise may pretend
-	const isOfPeak = (i: number) => (known[i]?.mtf50 ?? 0) > PEAK * most;
+	const isOfPeak = (i: number) => (known[i]?.mtf50 ?? 0) > PEAK_SHARE * most;
 	let [from, to] = [at, at];
 	while (isOfPeak(from - 1)) from -= 1;
 	while (isOfPeak(to + 1)) to += 1;

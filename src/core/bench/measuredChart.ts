@@ -47,7 +47,7 @@ export interface ChartPiece {
 }
 
 /** Of the room beside an edge it may lean over so much within one piece. */
-const LEAN = 0.25;
+const MAX_LEAN_SHARE = 0.25;
 /** Slant of the edges on the sheet: upright ones lean to the left, level ones rise to the right. */
 const SLANT = Math.tan(radians(SLANT_DEG));
 const LEAST_ROWS = 24;
@@ -74,7 +74,7 @@ export function piecesOf({ toPicture }: SeenChart, edge: ChartEdge): ChartPiece[
 	const leanPx = Math.abs(to[short] - from[short]);
 	const roomPx = Math.abs(behind[short] - before[short]) / 2;
 	const most = Math.max(1, Math.floor(lengthPx / LEAST_ROWS));
-	const count = Math.min(most, Math.max(1, Math.ceil(leanPx / (LEAN * roomPx))));
+	const count = Math.min(most, Math.max(1, Math.ceil(leanPx / (MAX_LEAN_SHARE * roomPx))));
 	const halfPx = roomPx - leanPx / count / 2;
 	return Array.from({ length: count }, (_, i) => {
 		const share = (i + 0.5) / count;

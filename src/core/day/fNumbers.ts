@@ -15,7 +15,7 @@ const ALIKE_STOPS = 2 / 3;
 const A_HAIR = 0.1;
 /** So large a share of a day makes a set with one look, from so many shots on. Common practice, no source. */
 const TOO_MANY = 0.6;
-const FEW = 5;
+const MOST_SEPARATE = 5;
 
 /** @param fNumbers of the shots, as engraved */
 export function spreadOf(fNumbers: readonly number[]): DaySpread {
@@ -29,7 +29,7 @@ export function spreadOf(fNumbers: readonly number[]): DaySpread {
 	const most = counts
 		.map(({ fNumber }) => within(fNumber))
 		.reduce<readonly number[]>((best, one) => (one.length > best.length ? one : best), []);
-	const isAlike = order.length >= FEW && most.length >= TOO_MANY * order.length;
+	const isAlike = order.length >= MOST_SEPARATE && most.length >= TOO_MANY * order.length;
 	const [from, to] = [most[0], most.at(-1)];
 	return {
 		counts,

@@ -26,7 +26,7 @@ import type { Shot } from './shot';
 const MOST_JOBS = 1000;
 const LONGEST_LIST = 10_000;
 const MOST_KEYS = 1000;
-const DEEPEST = 16;
+const MAX_NESTING = 16;
 
 /** Everything that is kept on a device, but for the steps that can be undone. */
 export interface Backup {
@@ -152,7 +152,7 @@ function excessOf(value: unknown): string | null {
 	for (let next = open.pop(); next; next = open.pop()) {
 		const { value: one, depth } = next;
 		if (typeof one !== 'object' || one === null) continue;
-		if (depth > DEEPEST) return 'This file is nested deeper than any file of Focalis.';
+		if (depth > MAX_NESTING) return 'This file is nested deeper than any file of Focalis.';
 		const isList = Array.isArray(one);
 		const parts: unknown[] = isList ? one : Object.values(one);
 		const most = isList ? LONGEST_LIST : MOST_KEYS;

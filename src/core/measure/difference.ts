@@ -1,5 +1,5 @@
 import { EquationSum } from '../numeric/linearFit';
-import { frequencyOf, placesOf, RINGS, WAYS, type Spectrum } from './spectrum';
+import { frequencyOf, placesOf, FREQUENCY_BANDS, DIRECTION_BANDS, type Spectrum } from './spectrum';
 import { meanSquare, type BlurSpread } from './spread';
 
 /** Power is told from noise when it is so many times as much, and told well when it is so many times. */
@@ -11,8 +11,8 @@ const LEAST_PLACES = 8;
 const CYCLES_ACROSS = 0.7;
 /** Rings that are looked at, however wide the disc. */
 const LEAST_FREQUENCY = 0.09;
-const ROUNDS = 4;
-const SETTLED = 0.01;
+const MAX_ROUNDS = 4;
+const SETTLED_PX2 = 0.01;
 
 /**
  * By how much more the second is blurred than the first, where both show the same thing: of what a blur with the
@@ -26,14 +26,14 @@ export function difference(first: Spectrum, second: Spectrum, firstPx: number): 
 	weigh(first, second);
 	let answer: BlurSpread | null = null;
 	let most = Infinity;
-	for (let round = 0; round < ROUNDS; round++) {
+	for (let round = 0; round < MAX_ROUNDS; round++) {
 		const fit = fitBelow(most);
 		if (!fit) break;
 		const [xx, yy, xy] = fit as [number, number, number];
 		answer = { xx, yy, xy };
 		const widest = Math.hypot(firstPx / first.scale, Math.sqrt(Math.abs(meanSquare(answer))));
 		const next = Math.max(LEAST_FREQUENCY, CYCLES_ACROSS / widest);
-		if (Math.abs(next - most) < SETTLED) break;
+		if (Math.abs(next - most) < SETTLED_PX2) break;
 		most = next;
 	}
 	const square = first.scale ** 2;
@@ -41,9 +41,9 @@ export function difference(first: Spectrum, second: Spectrum, firstPx: number): 
 }
 
 /** What a place of the spectra multiplies: its frequency, and the squares of that along and across. */
-const PLACES = Array.from({ length: RINGS * WAYS }, (_, i) => {
-	const f = frequencyOf(Math.floor(i / WAYS));
-	const angle = ((i % WAYS) * Math.PI) / WAYS;
+const PLACES = Array.from({ length: FREQUENCY_BANDS * DIRECTION_BANDS }, (_, i) => {
+	const f = frequencyOf(Math.floor(i / DIRECTION_BANDS));
+	const angle = ((i % DIRECTION_BANDS) * Math.PI) / DIRECTION_BANDS;
 	const [fx, fy] = [f * Math.cos(angle), f * Math.sin(angle)];
 	return { f, terms: [fx * fx, fy * fy, 2 * fx * fy, 1] };
 });

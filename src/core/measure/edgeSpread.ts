@@ -8,10 +8,10 @@ import type { Patch } from './patch';
  */
 
 /** Edges of so much of the highest one tell; of their widths the narrow ones, as shading is wide by itself. */
-const HIGH = 0.35;
-const NARROW = 0.15;
+const STRONG_EDGE_SHARE = 0.35;
+const NARROW_WIDTH_QUANTILE = 0.15;
 /** Farther from the middle, as a share of half the side, lies what is not of the eye. */
-const REACH = 0.6;
+const EYE_RADIUS_SHARE = 0.6;
 /** Fewer edges tell nothing. */
 const LEAST_EDGES = 8;
 /** Behind a disc an edge is as wide as π/4 of it, height over slope: the chord through its middle. */
@@ -20,32 +20,32 @@ const DISC_OVER_WIDTH = 4 / Math.PI;
 const PIXEL_PX = 1.6;
 const SMOOTHING_OVER = 2.6;
 /** How these add to a disc: numbers of a step behind pixel, smoothing and discs of 0 to 12 px agree to 2%. */
-const ADDING = 2.7;
+const BLUR_SUM_EXPONENT = 2.7;
 /**
  * Lashes and lids are lines, not steps: blurred beyond their own width they look narrower by so much (measured on
  * practice frames; a line behind a Gaussian would be narrower by half as much again).
  */
-const LINES = 1.4;
+const LINE_WIDTH_FACTOR = 1.4;
 const LINES_FROM_PX = 1.5;
 /** Less blur than that hides in the width of a pixel, px. */
 const LEAST_PX = 0.5;
 
 /** Ways that edges are sorted into, over half a turn, and how many must be known for a streak to be told. */
-const WAYS = 8;
+const DIRECTION_BINS = 8;
 const LEAST_WAYS = 4;
 const LEAST_OF_A_WAY = 5;
-const WAY_WIDTH = Math.sin(Math.PI / WAYS);
+const WAY_WIDTH = Math.sin(Math.PI / DIRECTION_BINS);
 
 /** The spread of what blurred a patch; null where noise hides the edges, or there are none. */
 export function edgeSpread(patch: Patch): BlurSpread | null {
 	const { edges: all, smoothedPx } = patchEdgesOf(patch);
-	const edges = all.filter(({ away }) => away < REACH);
+	const edges = all.filter(({ away }) => away < EYE_RADIUS_SHARE);
 	const high = highOf(edges);
 	if (high.length < LEAST_EDGES) return null;
 	const floorPx = Math.hypot(PIXEL_PX, SMOOTHING_OVER * smoothedPx);
 	const squareOf = (some: readonly Edge[]) => (discPx(some, floorPx) * patch.scale) ** 2;
-	const ways = Array.from({ length: WAYS }, (_, i) => {
-		const angle = (i * Math.PI) / WAYS;
+	const ways = Array.from({ length: DIRECTION_BINS }, (_, i) => {
+		const angle = (i * Math.PI) / DIRECTION_BINS;
 		// neighbours overlap, so that each way has edges
 		const its = edges.filter((edge) => Math.abs(Math.sin(edge.angle - angle)) < WAY_WIDTH);
 		return { angle, some: highOf(its) };
@@ -79,12 +79,15 @@ function sharpened(seen: BlurSpread): BlurSpread {
 
 function highOf(edges: readonly Edge[]): readonly Edge[] {
 	const highest = edges.reduce((most, { height }) => Math.max(most, height), 0);
-	return edges.filter(({ height }) => height > HIGH * highest);
+	return edges.filter(({ height }) => height > STRONG_EDGE_SHARE * highest);
 }
 
 function discPx(edges: readonly Edge[], floorPx: number): number {
 	const widths = edges.map(({ widthPx }) => widthPx).sort((a, b) => a - b);
-	const width = DISC_OVER_WIDTH * (widths[Math.floor(NARROW * widths.length)] as number);
-	const px = Math.max(0, width ** ADDING - floorPx ** ADDING) ** (1 / ADDING);
-	return Math.hypot(LEAST_PX, px * (1 + (LINES - 1) * Math.min(1, px / LINES_FROM_PX)));
+	const width =
+		DISC_OVER_WIDTH * (widths[Math.floor(NARROW_WIDTH_QUANTILE * widths.length)] as number);
+	const px =
+		Math.max(0, width ** BLUR_SUM_EXPONENT - floorPx ** BLUR_SUM_EXPONENT) **
+		(1 / BLUR_SUM_EXPONENT);
+	return Math.hypot(LEAST_PX, px * (1 + (LINE_WIDTH_FACTOR - 1) * Math.min(1, px / LINES_FROM_PX)));
 }

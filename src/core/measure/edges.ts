@@ -28,7 +28,7 @@ const OVER_NOISE = 7;
 /** The difference of neighbours smooths about as much by itself, px. */
 const PIXEL_PX = 0.4;
 /** Slopes of so much of the strongest are looked at, and none that noise may have made. */
-const STRONG = 0.2;
+const STRONG_SLOPE_SHARE = 0.2;
 const NO_NOISE = 3;
 
 /** The edges of a patch, each measured along its slope until it ends; widths in pixels of the patch given. */
@@ -42,7 +42,7 @@ export function patchEdgesOf(patch: Patch): PatchEdges {
 		const over = Math.hypot(smoothedPx, PIXEL_PX);
 		const noisy = noise / (Math.sqrt(8 * Math.PI) * over * over) / 2;
 		if (most < OVER_NOISE * noisy) continue;
-		const least = Math.max(STRONG * most, NO_NOISE * noisy);
+		const least = Math.max(STRONG_SLOPE_SHARE * most, NO_NOISE * noisy);
 		const edges: Edge[] = [];
 		const middle = (sidePx - 1) / 2;
 		for (let y = 2; y < sidePx - 2; y++) {
@@ -66,8 +66,8 @@ export function patchEdgesOf(patch: Patch): PatchEdges {
 }
 
 /** Steps along an edge, px; and it has ended where it climbs no more than such a share of its slope. */
-const STEP = 0.5;
-const ENDED = 0.08;
+const STEP_PX = 0.5;
+const END_SLOPE_SHARE = 0.08;
 
 function climb(
 	light: Float32Array,
@@ -80,10 +80,10 @@ function climb(
 ): number {
 	let last = light[y * side + x] as number;
 	for (let i = 1; i < 2 * side; i++) {
-		const [ax, ay] = [x + dx * i * STEP, y + dy * i * STEP];
+		const [ax, ay] = [x + dx * i * STEP_PX, y + dy * i * STEP_PX];
 		if (ax < 0 || ay < 0 || ax > side - 1 || ay > side - 1) break;
 		const value = sample(light, side, ax, ay);
-		if ((value - last) / STEP / slope < ENDED) break;
+		if ((value - last) / STEP_PX / slope < END_SLOPE_SHARE) break;
 		last = value;
 	}
 	return last;

@@ -28,9 +28,9 @@ const SHARP_PX = 1.2;
 /** One frame counts for so much at most against another when the sharpest is looked for, px². */
 const MOST_OF_ONE = 18;
 /** Where frames differ by less, their edges tell of the same blur, px². */
-const ALIKE = 4;
+const ALIKE_PX2 = 4;
 /** Differences under this are noise: always positive against the sharpest, px² (measured on practice frames). */
-const CHANCE = 0.5;
+const NOISE_PX2 = 0.5;
 /** Below this the edges tell better, px. */
 const SMALL_PX = 1.2;
 /** What is left of either way of measuring, px and as a share (measured on practice frames). */
@@ -63,7 +63,7 @@ export function spreadsInSet(frames: readonly PatchMeasurement[]): (SpreadInSet 
 		const extra = more[i];
 		if (!extra || least === null) return edges && told(edges, edges ? meanSquare(edges) : 0);
 		const order = meanSquare(extra);
-		const chance = i === sharpest ? 0 : CHANCE;
+		const chance = i === sharpest ? 0 : NOISE_PX2;
 		const bySet = plus(extra, { xx: least - chance, yy: least - chance, xy: 0 });
 		const isSmall = meanSquare(bySet) < SMALL_PX ** 2;
 		return told(isSmall && edges ? between(bySet, edges) : bySet, order);
@@ -84,14 +84,14 @@ function moreBlurred(first: Spectrum, second: Spectrum): BlurSpread | null {
 }
 
 /** So many of a large set are compared with all others: those with most that is fine. */
-const CANDIDATES = 8;
+const MOST_COMPARED = 8;
 
 /** Which is sharper than the others, by the sum of the differences. */
 function sharpestOf(frames: readonly PatchMeasurement[]): number | null {
 	const finest = frames
 		.flatMap(({ spectrum }, i) => (spectrum ? [{ i, fine: fineness(spectrum) }] : []))
 		.toSorted((a, b) => b.fine - a.fine)
-		.slice(0, CANDIDATES);
+		.slice(0, MOST_COMPARED);
 	const candidates = new Set(finest.map(({ i }) => i));
 	const sums = frames.map(({ spectrum }, i) =>
 		spectrum && candidates.has(i)
@@ -113,7 +113,7 @@ function leastOf(
 ): number | null {
 	const told = frames.flatMap(({ edges }, i) => {
 		const extra = more[i];
-		if (!edges || !extra || meanSquare(extra) > ALIKE) return [];
+		if (!edges || !extra || meanSquare(extra) > ALIKE_PX2) return [];
 		return [Math.max(0, meanSquare(edges) - Math.max(0, meanSquare(extra)))];
 	});
 	told.sort((a, b) => a - b);

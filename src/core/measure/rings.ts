@@ -19,8 +19,8 @@ export interface RingShape {
 }
 
 /** What is darker than so much of what is around it is ink; around is such a share of the longer side. */
-const DARKER = 0.72;
-const AROUND = 1 / 4;
+const INK_RATIO = 0.72;
+const SURROUND_SHARE = 1 / 4;
 /** A ring is at least so large, px. */
 const LEAST_PX = 7;
 /** How far sizes and areas may be off: rings are aslant, and blurred. */
@@ -28,7 +28,7 @@ const SIZE_OFF = 0.4;
 const AREA_OFF = 0.4;
 const MIDDLE_OFF = 0.22;
 /** A dot is darker than so much of the white around it. */
-const DOT = 0.92;
+const DOT_RATIO = 0.92;
 
 /** Finds the rings of a picture. */
 export function ringsIn(picture: Region, shape: RingShape): Ring[] {
@@ -59,7 +59,7 @@ function inkOf({ widthPx, heightPx, light }: Region): Uint8Array {
 			sums[(y + 1) * (widthPx + 1) + x + 1] = (sums[y * (widthPx + 1) + x + 1] as number) + row;
 		}
 	}
-	const half = Math.round((Math.max(widthPx, heightPx) * AROUND) / 2);
+	const half = Math.round((Math.max(widthPx, heightPx) * SURROUND_SHARE) / 2);
 	const isInk = new Uint8Array(light.length);
 	for (let y = 0; y < heightPx; y++) {
 		const [top, bottom] = [Math.max(0, y - half), Math.min(heightPx, y + half + 1)];
@@ -68,7 +68,7 @@ function inkOf({ widthPx, heightPx, light }: Region): Uint8Array {
 			const at = (i: number, k: number) => sums[k * (widthPx + 1) + i] as number;
 			const sum = at(right, bottom) - at(left, bottom) - at(right, top) + at(left, top);
 			const mean = sum / ((right - left) * (bottom - top));
-			isInk[y * widthPx + x] = (light[y * widthPx + x] as number) < DARKER * mean ? 1 : 0;
+			isInk[y * widthPx + x] = (light[y * widthPx + x] as number) < INK_RATIO * mean ? 1 : 0;
 		}
 	}
 	return isInk;
@@ -197,5 +197,5 @@ function isDark(
 			}
 		}
 	}
-	return whites > 0 && dark / darks < (DOT * white) / whites;
+	return whites > 0 && dark / darks < (DOT_RATIO * white) / whites;
 }

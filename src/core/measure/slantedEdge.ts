@@ -43,7 +43,7 @@ const LEAST_ROWS = 16;
 const LEAST_WIDTH_PX = 16;
 const LEAST_STEP = 0.06;
 /** So bright is white; more of the bright side than this must not be. */
-const WHITE = 0.985;
+const CLIPPED_LEVEL = 0.985;
 const MOST_WHITE = 0.05;
 /** Smaller angles meet too few phases of the pixels, larger ones meet them alike again. */
 const ANGLES_DEG = [1.2, 30] as const;
@@ -53,7 +53,7 @@ const LEAST_REACH_PX = 20;
 /** Nearer to the side of the piece than this, px, the edge cannot be measured. */
 const LEAST_ROOM_PX = 10;
 /** Of a row's ends so much is dark, or bright, by itself. */
-const ENDS = 0.2;
+const ROW_END_SHARE = 0.2;
 
 /**
  * The slanted edge method: measures the edge in a piece of a picture, one edge from one side of it to the other.
@@ -67,7 +67,8 @@ export function slantedEdge(region: Region): EdgeReading {
 	const ends = endsOf(upright);
 	const step = Math.abs(ends.right - ends.left);
 	if (step < LEAST_STEP) return { ok: false, problem: 'low-contrast' };
-	const white = light.reduce((count, one) => count + (one > WHITE ? 1 : 0), 0) / light.length;
+	const white =
+		light.reduce((count, one) => count + (one > CLIPPED_LEVEL ? 1 : 0), 0) / light.length;
 	if (white > MOST_WHITE) return { ok: false, problem: 'clipped' };
 	const line = lineOf(upright, ends);
 	if (!line) return { ok: false, problem: 'no-edge' };
@@ -103,7 +104,7 @@ interface Ends {
 
 /** Brightness at the left and the right end of the rows. */
 function endsOf({ widthPx, heightPx, light }: Region): Ends {
-	const taken = Math.max(2, Math.round(ENDS * widthPx));
+	const taken = Math.max(2, Math.round(ROW_END_SHARE * widthPx));
 	let [left, right] = [0, 0];
 	for (let y = 0; y < heightPx; y++) {
 		for (let x = 0; x < taken; x++) {
@@ -120,7 +121,7 @@ interface Line {
 	readonly slope: number;
 }
 
-const LOOKS = 4;
+const FIT_ROUNDS = 4;
 
 /** The line of the edge, by the middle of each row's slope around it; looked at more closely each time. */
 function lineOf(region: Region, { left, right }: Ends): Line | null {
@@ -143,7 +144,7 @@ function lineOf(region: Region, { left, right }: Ends): Line | null {
 			return { y, x: sum / (left - right) - 0.5 };
 		})
 	);
-	for (let look = 1; line && look <= LOOKS; look++) {
+	for (let look = 1; line && look <= FIT_ROUNDS; look++) {
 		const reachPx = Math.max(LEAST_ROOM_PX, widthPx / 2 ** look);
 		const last: Line = line;
 		line = through(
@@ -217,7 +218,7 @@ function filled(sums: Float64Array, counts: Float64Array): Float64Array | null {
 
 /** Means of the two ends of an edge. */
 function endsOfSpread(spread: Float64Array): Ends {
-	const taken = Math.max(1, Math.round(spread.length * ENDS));
+	const taken = Math.max(1, Math.round(spread.length * ROW_END_SHARE));
 	const mean = (part: Float64Array) => part.reduce((sum, one) => sum + one, 0) / part.length;
 	return { left: mean(spread.subarray(0, taken)), right: mean(spread.subarray(-taken)) };
 }
@@ -272,7 +273,7 @@ const OVER_NOISE = 3;
 
 /** Spread of the noise of an edge, by how its dark end differs from neighbour to neighbour. */
 function noiseOf(shares: Float64Array): number {
-	const count = Math.max(2, Math.round(shares.length * ENDS));
+	const count = Math.max(2, Math.round(shares.length * ROW_END_SHARE));
 	let sum = 0;
 	for (let i = 1; i < count; i++) sum += ((shares[i] as number) - (shares[i - 1] as number)) ** 2;
 	return Math.sqrt(sum / (count - 1) / 2);

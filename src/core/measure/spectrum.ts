@@ -17,18 +17,19 @@ export interface Spectrum {
 	readonly sidePx: number;
 }
 
-export const RINGS = 12;
-export const WAYS = 8;
+export const FREQUENCY_BANDS = 12;
+export const DIRECTION_BANDS = 8;
 /** Cycles in a pixel: coarser there is the light, finer the noise. */
-const COARSEST = 0.03;
-const FINEST = 0.45;
+const LOWEST_CYCLES_PER_PX = 0.03;
+const HIGHEST_CYCLES_PER_PX = 0.45;
 const NOISE_FROM = 0.46;
 /** Of exponentially distributed power the mean is the median over ln 2. */
 const MEDIAN_OVER_MEAN = Math.LN2;
 
 /** Middle of a ring, cycles in a pixel. */
 export const frequencyOf = (ring: number): number =>
-	COARSEST * (FINEST / COARSEST) ** ((ring + 0.5) / RINGS);
+	LOWEST_CYCLES_PER_PX *
+	(HIGHEST_CYCLES_PER_PX / LOWEST_CYCLES_PER_PX) ** ((ring + 0.5) / FREQUENCY_BANDS);
 
 /** How many places of the transform fall into each, for the weight of each. */
 const counts = new Map<number, readonly number[]>();
@@ -52,12 +53,19 @@ function layoutOf(side: number): readonly Cell[] {
 			const [fx, fy] = [column / side, (row < side / 2 ? row : row - side) / side];
 			const f = Math.hypot(fx, fy);
 			const isNoise = f > NOISE_FROM;
-			if (f < COARSEST || (f > FINEST && !isNoise)) continue;
-			const ring = Math.floor((RINGS * Math.log(f / COARSEST)) / Math.log(FINEST / COARSEST));
+			if (f < LOWEST_CYCLES_PER_PX || (f > HIGHEST_CYCLES_PER_PX && !isNoise)) continue;
+			const ring = Math.floor(
+				(FREQUENCY_BANDS * Math.log(f / LOWEST_CYCLES_PER_PX)) /
+					Math.log(HIGHEST_CYCLES_PER_PX / LOWEST_CYCLES_PER_PX)
+			);
 			const turn = ((Math.atan2(fy, fx) + Math.PI) % Math.PI) / Math.PI;
-			const way = Math.round(turn * WAYS) % WAYS;
+			const way = Math.round(turn * DIRECTION_BANDS) % DIRECTION_BANDS;
 			const at = row * side + column;
-			cells.push({ at, cell: isNoise ? null : Math.min(ring, RINGS - 1) * WAYS + way, isNoise });
+			cells.push({
+				at,
+				cell: isNoise ? null : Math.min(ring, FREQUENCY_BANDS - 1) * DIRECTION_BANDS + way,
+				isNoise
+			});
 		}
 	}
 	layouts.set(side, cells);
@@ -68,7 +76,7 @@ function layoutOf(side: number): readonly Cell[] {
 export function placesOf(side: number): readonly number[] {
 	const known = counts.get(side);
 	if (known) return known;
-	const places = new Array<number>(RINGS * WAYS).fill(0);
+	const places = new Array<number>(FREQUENCY_BANDS * DIRECTION_BANDS).fill(0);
 	for (const { cell } of layoutOf(side)) if (cell !== null) places[cell] = (places[cell] ?? 0) + 1;
 	counts.set(side, places);
 	return places;
@@ -104,7 +112,7 @@ export function spectrumOf(patch: Patch): Spectrum | null {
 	if (!(mean > 0)) return null;
 	each((at, weight, value) => (real[at] = weight * (value / mean - 1)));
 	transformSquare(real, imaginary, side);
-	const power = new Float64Array(RINGS * WAYS);
+	const power = new Float64Array(FREQUENCY_BANDS * DIRECTION_BANDS);
 	const layout = layoutOf(side);
 	const noisy = new Float64Array(layout.length);
 	let noisyCount = 0;
@@ -138,6 +146,6 @@ const LEAST_NOISE = 1e-7;
 export function fineness({ power, noise }: Spectrum): number {
 	const over = (from: number, to: number) =>
 		power.slice(from, to).reduce((sum, value) => sum + Math.max(0, value - noise), 0);
-	const middle = (RINGS / 2) * WAYS;
+	const middle = (FREQUENCY_BANDS / 2) * DIRECTION_BANDS;
 	return over(middle, power.length) / Math.max(Number.MIN_VALUE, over(0, middle));
 }

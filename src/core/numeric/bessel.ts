@@ -1,6 +1,6 @@
 /** Up to here the ascending series keeps its precision; beyond it its terms cancel too much. */
 const SERIES_TO = 12;
-const TERMS = 40;
+const SERIES_TERMS = 40;
 
 /**
  * The first Bessel function of order 1, for x >= 0: by its ascending series (Abramowitz and Stegun,
@@ -13,7 +13,7 @@ export function besselJ1(x: number): number {
 		const q = -(x * x) / 4;
 		let term = x / 2;
 		let sum = term;
-		for (let k = 1; k <= TERMS; k++) {
+		for (let k = 1; k <= SERIES_TERMS; k++) {
 			term *= q / (k * (k + 1));
 			sum += term;
 		}

@@ -37,7 +37,7 @@ const D = [
 	7.784695709041462e-3, 3.224671290700398e-1, 2.445134137142996, 3.754408661907416
 ] as const;
 /** Below this, and above what is left to 1, the tails have a formula of their own. */
-const TAIL = 0.02425;
+const TAIL_PROBABILITY = 0.02425;
 
 /** Horner's rule, highest power first. */
 const polynomial = (coefficients: readonly number[], x: number): number =>
@@ -52,7 +52,7 @@ const polynomial = (coefficients: readonly number[], x: number): number =>
  */
 export function normalQuantile(share: number): number {
 	if (share > 0.5) return -normalQuantile(1 - share);
-	if (share < TAIL) {
+	if (share < TAIL_PROBABILITY) {
 		const q = Math.sqrt(-2 * Math.log(share));
 		return polynomial(C, q) / polynomial([...D, 1], q);
 	}

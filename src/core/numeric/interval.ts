@@ -9,13 +9,13 @@ export interface MeanInterval {
 }
 
 /** Student’s t for 95 %, two-sided, by degrees of freedom (tables; from memory). */
-const STUDENT = [12.71, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228];
-const MANY = 1.96;
+const STUDENT_T_975 = [12.71, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228];
+const NORMAL_975 = 1.96;
 /** What stays of the table's last value at so many degrees of freedom: t is about 1.96 + 2.6 / n beyond it. */
-const BEYOND = 2.6;
+const T_TAIL_COEFFICIENT = 2.6;
 
 export const studentT = (freedom: number): number =>
-	STUDENT[freedom - 1] ?? MANY + BEYOND / freedom;
+	STUDENT_T_975[freedom - 1] ?? NORMAL_975 + T_TAIL_COEFFICIENT / freedom;
 
 /**
  * The intervals of means that follow each other: how much the values of one spread, as a share of it, is taken from it

@@ -11,13 +11,13 @@ export interface Fit {
 
 const MOST_STEPS = 100;
 /** Damping to begin with, and by how much it changes. */
-const DAMPING = 1e-3;
-const STRONGER = 8;
-const WEAKER = 1 / 5;
+const INITIAL_DAMPING = 1e-3;
+const DAMPING_RAISED = 8;
+const DAMPING_LOWERED = 1 / 5;
 const MOST_DAMPING = 1e12;
 /** A step that changes so little is the last one: of a value's own scale, or of what is left. */
-const SMALL = 1e-12;
-const FLAT = 1e-10;
+const STEP_TOLERANCE = 1e-12;
+const COST_TOLERANCE = 1e-10;
 
 /**
  * The values at which residuals are least, in the sum of their squares. Source: Marquardt, "An algorithm
@@ -35,7 +35,7 @@ export function leastSquares(
 	let values = [...start];
 	let left = residuals(values);
 	let cost = sumOfSquares(left);
-	let damping = DAMPING;
+	let damping = INITIAL_DAMPING;
 	let equations = normalEquations(residuals, values, left, scales);
 	for (let step = 0; step < MOST_STEPS && damping < MOST_DAMPING; step++) {
 		const { normal, gradient } = equations;
@@ -47,16 +47,18 @@ export function leastSquares(
 		const nextLeft = next && residuals(next);
 		const nextCost = nextLeft ? sumOfSquares(nextLeft) : Infinity;
 		const isStill =
-			Math.abs(cost - nextCost) <= FLAT * cost ||
-			change?.every((one, i) => Math.abs(one) < SMALL * Math.max(1, Math.abs(values[i] as number)));
+			Math.abs(cost - nextCost) <= COST_TOLERANCE * cost ||
+			change?.every(
+				(one, i) => Math.abs(one) < STEP_TOLERANCE * Math.max(1, Math.abs(values[i] as number))
+			);
 		if (!next || !nextLeft || !(nextCost < cost)) {
 			// shorter steps lead nowhere either
 			if (isStill) break;
-			damping *= STRONGER;
+			damping *= DAMPING_RAISED;
 			continue;
 		}
 		[values, left, cost] = [next, nextLeft, nextCost];
-		damping *= WEAKER;
+		damping *= DAMPING_LOWERED;
 		equations = normalEquations(residuals, values, left, scales);
 		if (isStill) break;
 	}
@@ -67,7 +69,7 @@ const sumOfSquares = (all: readonly number[]): number =>
 	all.reduce((sum, one) => sum + one * one, 0);
 
 /** Share of a scale that slopes are taken over. */
-const OVER = 1e-4;
+const DIFFERENCE_SHARE = 1e-4;
 
 function normalEquations(
 	residuals: (values: readonly number[]) => readonly number[],
@@ -76,7 +78,7 @@ function normalEquations(
 	scales: readonly number[]
 ) {
 	const slopes = values.map((value, i) => {
-		const over = (scales[i] as number) * OVER;
+		const over = (scales[i] as number) * DIFFERENCE_SHARE;
 		const moved = (by: number) => residuals(values.with(i, value + by));
 		const [above, below] = [moved(over), moved(-over)];
 		return above.map((one, k) => (one - (below[k] as number)) / (2 * over));

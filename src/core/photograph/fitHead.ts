@@ -37,7 +37,7 @@ export interface FittedHead {
 }
 
 /** Fewer do not decide how a head is held: it is taken to look at the camera, more or less, degrees. */
-const DECIDING = 4;
+const MIN_LANDMARKS_FOR_POSE = 4;
 const USUAL_TURN_DEG = 15;
 const USUAL_NOD_DEG = 10;
 /** Turns to begin with: from one of them any face that is seen is found. */
@@ -106,7 +106,9 @@ function residualsOf(
 	});
 	const [, , , turnDeg, nodDeg] = values as Values;
 	const usual =
-		landmarks.length < DECIDING ? [turnDeg / USUAL_TURN_DEG, nodDeg / USUAL_NOD_DEG] : [];
+		landmarks.length < MIN_LANDMARKS_FOR_POSE
+			? [turnDeg / USUAL_TURN_DEG, nodDeg / USUAL_NOD_DEG]
+			: [];
 	const turned = turn ? [(turnDeg - turn.deg) / turn.sigmaDeg] : [];
 	return [...off, ...usual, ...turned];
 }

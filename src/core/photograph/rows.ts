@@ -24,7 +24,7 @@ const MOST_ROWS = 8;
 const GAP_M = 0.8;
 const GAP_SPREAD_M = 0.3;
 /** How much likelier two heights are two rows than one, before their sizes are looked at. */
-const LIKELIER = 3;
+const SPLIT_LIKELIHOOD_RATIO = 3;
 /** How much height counts against size when heads are put in order: rows on steps, rows on level ground. */
 const MIXES_DEG = [0, 15, 30, 45, 55, 65, 75, 82, 90];
 
@@ -130,7 +130,7 @@ function areTwo(near: Row, far: Row, heads: readonly RowHead[]): boolean {
 	const ofOne = Math.hypot(a.sigmaM, b.sigmaM);
 	const ofTwo = Math.hypot(ofOne, GAP_SPREAD_M);
 	const surprise = (offM: number, sigmaM: number) => (offM / sigmaM) ** 2 / 2 + Math.log(sigmaM);
-	const asTwo = surprise(apartM - GAP_M, ofTwo) - Math.log(LIKELIER);
+	const asTwo = surprise(apartM - GAP_M, ofTwo) - Math.log(SPLIT_LIKELIHOOD_RATIO);
 	return apartM > GAP_M || asTwo < surprise(apartM, ofOne);
 }
 

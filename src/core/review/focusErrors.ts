@@ -19,7 +19,7 @@ export interface FocusError {
 }
 
 /** Farther off than so many spreads, the camera took something else; that is another number. */
-const ELSEWHERE = 4;
+const WRONG_PLACE_SIGMAS = 4;
 const LEAST_SIGMA = 0.05;
 /** A median of absolute deviations times this is the spread of a normal distribution. */
 const MAD_TO_SIGMA = 1.4826;
@@ -64,7 +64,7 @@ export function focusErrors({ shot, set, take, handling }: SetOfShot): FocusErro
 	const all = errors.map(({ error }) => error);
 	const [middle, sigma] = [median(all), sigmaOf(all)];
 	return errors.filter(
-		({ error }) => Math.abs(error - middle) <= ELSEWHERE * Math.max(sigma, LEAST_SIGMA)
+		({ error }) => Math.abs(error - middle) <= WRONG_PLACE_SIGMAS * Math.max(sigma, LEAST_SIGMA)
 	);
 }
 

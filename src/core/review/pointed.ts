@@ -3,7 +3,7 @@ import type { Body, Shot } from '../format/shot';
 import { HEADS, isHuman } from '../tables/heads';
 import { askedOf, nearerAsked, type AskedPerson } from './asked';
 import { takenWith } from './scale';
-import { UNLIKE } from './shutEyes';
+import { SHUT_LIKENESS } from './shutEyes';
 import type { LookedAt } from './measuredPerson';
 import type { Vantage } from './vantage';
 
@@ -84,7 +84,7 @@ function asFace(spot: PointedSpot, sides: readonly Side[]): LookedAt {
 	const blurPx = edges ? Math.sqrt((edges.xx + edges.yy) / 2) : 0;
 	const openLikeness = blurPx < MOST_BLURRED * reachPx ? (spot.openLikeness ?? null) : null;
 	// what looks otherwise cannot be compared: without its spark of light even a sharp eye seems blurred
-	const isAlike = (spot.openLikeness ?? 1) >= UNLIKE;
+	const isAlike = (spot.openLikeness ?? 1) >= SHUT_LIKENESS;
 	const spectrum = isAlike || !edges ? spot.spectrum : null;
 	const nothing = { x, y, edges: null, spectrum: null };
 	const eye = (side: Side) => ({

@@ -10,7 +10,7 @@ const SHUT_SHARE = 0.72;
 /** Of somebody seen once: open less than that, whoever it is. */
 const SHUT_ALONE = 0.27;
 /** The usual is what three of four frames reach: one who blinks often still has it. */
-const USUAL = 0.75;
+const USUAL_QUANTILE = 0.75;
 /** Fewer frames do not say what is usual. */
 const LEAST_FRAMES = 3;
 
@@ -26,7 +26,7 @@ export function areShut(openness: readonly (number | null)[]): boolean[] {
 }
 
 /** So little like an open one an eye is shut; where nothing says what is usual, less still. */
-export const UNLIKE = 0.78;
+export const SHUT_LIKENESS = 0.78;
 const UNLIKE_ALONE = 0.6;
 /** Where even the usual is no more like it, what lies behind a profile is looked at rather than the eye. */
 const LEAST_USUAL = 0.85;
@@ -38,12 +38,12 @@ const LEAST_USUAL = 0.85;
 export function areUnlike(likeness: readonly (number | null)[]): boolean[] {
 	const known = likeness.filter((one) => one !== null);
 	const isUsual = usualOf(known) >= LEAST_USUAL;
-	const least = known.length < LEAST_FRAMES ? UNLIKE_ALONE : isUsual ? UNLIKE : -1;
+	const least = known.length < LEAST_FRAMES ? UNLIKE_ALONE : isUsual ? SHUT_LIKENESS : -1;
 	return likeness.map((one) => one !== null && one < least);
 }
 
 /** What three of four reach. */
 function usualOf(values: readonly number[]): number {
 	const sorted = values.toSorted((a, b) => a - b);
-	return sorted[Math.min(sorted.length - 1, Math.floor(USUAL * sorted.length))] ?? 0;
+	return sorted[Math.min(sorted.length - 1, Math.floor(USUAL_QUANTILE * sorted.length))] ?? 0;
 }

@@ -30,9 +30,9 @@ export interface FocusFell {
 }
 
 /** Focus is looked for as far from everybody as would blur them so much beyond what was measured. */
-const BEYOND = 1.5;
+const SEARCH_BLUR_RATIO = 1.5;
 const LEAST_BEYOND_PX = 3;
-const STEPS = 600;
+const SEARCH_STEPS = 600;
 /**
  * Of a fit of one value nine of ten lie within so much of the least sum of squares (chi-squared, one degree: 2.71); half as
  * much again, since the eyes of a frame are wrong together (measured on practice frames).
@@ -40,7 +40,7 @@ const STEPS = 600;
 const NINE_OF_TEN = 4;
 
 /** Some faces are measured wrongly altogether (hair over an eye): they pull no more than this lets them. */
-const TAIL = 4;
+const OUTLIER_SIGMAS = 4;
 /** The pixel and the lens blur what is in focus, too: so much is measured of it, px. */
 const IN_FOCUS_PX = 0.7;
 const seenPx = (discPx: number): number => Math.sqrt(discPx * discPx + IN_FOCUS_PX ** 2);
@@ -82,7 +82,7 @@ export function whereFocusFell(points: readonly BlurAt[], lens: TakenWith): Focu
 	const middleM = depths.reduce((a, b) => a + b, 0) / depths.length;
 	const pxOf1 = pxOver(lens, middleM, 1);
 	const farthestPx = Math.max(...points.map(({ discPx }) => discPx));
-	const beyond = (BEYOND * farthestPx + LEAST_BEYOND_PX) / pxOf1;
+	const beyond = (SEARCH_BLUR_RATIO * farthestPx + LEAST_BEYOND_PX) / pxOf1;
 	const from = vergence(Math.max(...depths)) - beyond;
 	const to = vergence(Math.min(...depths)) + beyond;
 	// what of them no focus changes, once
@@ -96,19 +96,19 @@ export function whereFocusFell(points: readonly BlurAt[], lens: TakenWith): Focu
 		let sum = 0;
 		for (const blur of blurs) {
 			const spreads = (blur.discPx - seenPx(perMPx * Math.abs(blur.perM - perM))) * blur.perPx;
-			sum += TAIL * Math.log1p((spreads * spreads) / TAIL);
+			sum += OUTLIER_SIGMAS * Math.log1p((spreads * spreads) / OUTLIER_SIGMAS);
 		}
 		return sum;
 	};
-	const sums = Array.from({ length: STEPS + 1 }, (_, i) => {
-		const perM = from + ((to - from) * i) / STEPS;
+	const sums = Array.from({ length: SEARCH_STEPS + 1 }, (_, i) => {
+		const perM = from + ((to - from) * i) / SEARCH_STEPS;
 		return { perM, sum: sumAt(perM) };
 	});
 	const best = sums.reduce((a, b) => (b.sum < a.sum ? b : a));
 	// where even the best explains badly, the spreads are larger than they were said to be
 	const within = best.sum + NINE_OF_TEN * Math.max(1, best.sum / Math.max(1, points.length - 1));
 	const likely = sums.filter(({ sum }) => sum <= within);
-	const [first, last] = stretchAround(best.perM, likely, (to - from) / STEPS);
+	const [first, last] = stretchAround(best.perM, likely, (to - from) / SEARCH_STEPS);
 	const others = likely.filter(({ perM }) => perM < first - 1e-9 || perM > last + 1e-9);
 	const other = others.length > 0 ? others.reduce((a, b) => (b.sum < a.sum ? b : a)) : null;
 	const depth = (perM: number) => (perM > LEAST_PER_M ? depthOfVergence(perM) : Infinity);

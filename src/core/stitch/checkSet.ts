@@ -79,9 +79,9 @@ const SAME: Readonly<Record<SetSetting, number>> = {
 	subjectM: 0.06
 };
 /** Edges are ragged and are cropped: so much of a frame on each side is not missed. */
-const RAGGED = 0.35;
+const RAGGED_EDGE_SHARE = 0.35;
 /** Cells across a frame in which holes are looked for. */
-const CELLS = 24;
+const CELLS_ACROSS = 24;
 /** Smaller holes are filled by any program, a share of a frame. */
 const LEAST_HOLE = 0.004;
 
@@ -158,8 +158,8 @@ function outline(spreads: readonly Spread[], less: number) {
 function holes(spreads: readonly Spread[]): SetProblem[] {
 	const [first] = spreads;
 	if (!first || spreads.length < 2) return [];
-	const { left, right, bottom, top } = outline(spreads, RAGGED);
-	const stepDeg = first.acrossDeg / CELLS;
+	const { left, right, bottom, top } = outline(spreads, RAGGED_EDGE_SHARE);
+	const stepDeg = first.acrossDeg / CELLS_ACROSS;
 	const cellsOfFrame = (first.acrossDeg * first.downDeg) / stepDeg ** 2;
 	const [columns, rows] = [
 		Math.max(1, Math.round((right - left) / stepDeg)),

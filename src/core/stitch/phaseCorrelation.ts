@@ -46,9 +46,9 @@ export interface Shift {
 const BROAD_PX = 10;
 const NOISE_PX = 1;
 /** What is finer than this many cycles in a pixel counts little: noise, and other corners of the pixel. */
-const FINE = 0.2;
+const FINE_CYCLES_PER_PX = 0.2;
 /** Peaks of the correlation that are tried, and how high they are at least, a share of the highest. */
-const PEAKS = 6;
+const MOST_PEAKS = 6;
 const LOWEST_PEAK = 0.3;
 /** Fewer pixels in common tell nothing, a share of the square. */
 const LEAST_SHARED = 0.008;
@@ -142,7 +142,7 @@ function correlation(first: Phased, second: Phased): Float64Array {
 			const [re, im] = [a * c + b * d, b * c - a * d];
 			const size = Math.hypot(re, im);
 			const f2 = cyclesOf(row) ** 2 + cyclesOf(column) ** 2;
-			const weight = size > 0 ? Math.exp(-f2 / (2 * (FINE / 2) ** 2)) / size : 0;
+			const weight = size > 0 ? Math.exp(-f2 / (2 * (FINE_CYCLES_PER_PX / 2) ** 2)) / size : 0;
 			real[at] = re * weight;
 			// turned about, so that the transform leads back
 			imaginary[at] = -im * weight;
@@ -170,7 +170,9 @@ function highest(values: Float64Array, sidePx: number): number[] {
 			if (isPeak) peaks.push(row * sidePx + column);
 		}
 	}
-	return peaks.toSorted((a, b) => (values[b] as number) - (values[a] as number)).slice(0, PEAKS);
+	return peaks
+		.toSorted((a, b) => (values[b] as number) - (values[a] as number))
+		.slice(0, MOST_PEAKS);
 }
 
 /** How alike two squares are where both show something. */

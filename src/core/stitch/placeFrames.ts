@@ -37,7 +37,7 @@ export interface PlacedSet {
 const COARSE_PX = 128;
 const FINE_PX = 256;
 /** So much of a square its frame fills: what is tilted is wider. */
-const FILLED = 0.72;
+const MIN_FILL_SHARE = 0.72;
 /**
  * Less sure at first is not looked at more finely. What stays less sure then is chance: of frames that share nothing the
  * surest came to 0.25, of neighbours that share a seventh the least to 0.37.
@@ -67,7 +67,7 @@ export async function placeFrames(
 	const pairs = pictures.flatMap((_, to) =>
 		Array.from({ length: to }, (_one, from) => ({ from, to }))
 	);
-	const coarseDeg = frameDeg / (FILLED * COARSE_PX);
+	const coarseDeg = frameDeg / (MIN_FILL_SHARE * COARSE_PX);
 	const level = pictures.map(() => tiltDeg);
 	const coarse = squares(pictures, level, COARSE_PX, coarseDeg).map((one) =>
 		phased(one, COARSE_PX)
@@ -82,7 +82,7 @@ export async function placeFrames(
 	// once more, each as it was really tilted, and finer
 	const roughly = placed(pictures.length, found, mostOffDeg);
 	const tilts = aroundLevel(roughly.places, tiltDeg).map((place) => place?.tiltDeg ?? tiltDeg);
-	const fineDeg = frameDeg / (FILLED * FINE_PX);
+	const fineDeg = frameDeg / (MIN_FILL_SHARE * FINE_PX);
 	const fine = squares(pictures, tilts, FINE_PX, fineDeg).map((one) => comparable(one, FINE_PX));
 	const sure: Link[] = [];
 	for (const [i, link] of found.entries()) {

@@ -71,7 +71,7 @@ const edgeOf = (frame: TurnedFrame, at: Direction): Direction[] =>
 	EDGE.flatMap((a) => EDGE.map((b) => seenFrom(directionOf(frame, a, b), at)));
 
 /** What lies between those directions bulges: so much of a frame is looked at beyond them. */
-const BULGE = 0.05;
+const BULGE_SHARE = 0.05;
 
 /** The pixels of the picture among which a frame lies. */
 function boxOf(frame: TurnedFrame, layout: Layout) {
@@ -80,7 +80,7 @@ function boxOf(frame: TurnedFrame, layout: Layout) {
 	const rows = places.map(({ y }) => (layout.top - y) * layout.focalPx);
 	const range = (values: readonly number[], most: number) => {
 		const [low, high] = [Math.min(...values), Math.max(...values)];
-		const beyond = BULGE * (high - low);
+		const beyond = BULGE_SHARE * (high - low);
 		return [
 			Math.max(0, Math.floor(low - beyond)),
 			Math.min(most, Math.ceil(high + beyond))

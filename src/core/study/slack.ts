@@ -57,13 +57,13 @@ function reachOf({ scene, candidate: { focus }, fNumber }: Take, target: Target)
 	}
 	return {
 		target,
-		nearerM: depthM - lastSharp(isSharpAt, depthM, 1 / STEP),
-		fartherM: lastSharp(isSharpAt, depthM, STEP) - depthM
+		nearerM: depthM - lastSharp(isSharpAt, depthM, 1 / STEP_RATIO),
+		fartherM: lastSharp(isSharpAt, depthM, STEP_RATIO) - depthM
 	};
 }
 
 /** A bent surface is met nowhere in closed form: step out by twentieths, then halve. */
-const STEP = 1.05;
+const STEP_RATIO = 1.05;
 const FARTHEST_M = 10_000;
 const NEAREST_M = 0.002;
 const WITHIN_M = 1e-9;

@@ -172,13 +172,13 @@ export const presetLenses = (): KitLens[] =>
 	}));
 
 /** The present version; Dexie counts in tens. */
-const VERSION = 10;
+const SCHEMA_VERSION = 10;
 
 /** Whether the browser’s database of this name was made by a newer Focalis, whose records mean other things. */
 export async function isNewer(name: string): Promise<boolean> {
 	// missing in some browsers: then nothing is known
 	const there = (await indexedDB.databases?.()) ?? [];
-	return there.some((one) => one.name === name && (one.version ?? 0) > 10 * VERSION);
+	return there.some((one) => one.name === name && (one.version ?? 0) > 10 * SCHEMA_VERSION);
 }
 
 export class Database extends Dexie {
@@ -248,7 +248,7 @@ export class Database extends Dexie {
 				await transaction.table('said').bulkPut(said);
 			});
 		// 10: the folders that frames were read from
-		this.version(VERSION).stores({ frameFolders: '++id, jobId' });
+		this.version(SCHEMA_VERSION).stores({ frameFolders: '++id, jobId' });
 		this.on('populate', (transaction) => {
 			void transaction.table('bodies').bulkAdd(presetBodies());
 			void transaction.table('lenses').bulkAdd(presetLenses());

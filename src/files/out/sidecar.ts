@@ -23,12 +23,12 @@ export interface SidecarFacts {
 export const OWN_LINE = 'In focus: ';
 
 const RATINGS = { keep: 4, maybe: 2, drop: -1 } as const;
-const FAVOURITE = 5;
+const FAVOURITE_STARS = 5;
 const LABELS = { keep: 'Keep', maybe: 'Maybe', drop: 'Drop' } as const;
 
 /** Rating and label of what somebody said. */
 export const ratingOf = ({ mark, isFavourite }: Judgement): number | null =>
-	isFavourite ? FAVOURITE : mark && RATINGS[mark];
+	isFavourite ? FAVOURITE_STARS : mark && RATINGS[mark];
 export const labelOf = ({ mark }: Judgement): string | null => mark && LABELS[mark];
 
 /** Letters that XML has no place for are left out. */

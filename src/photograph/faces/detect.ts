@@ -19,7 +19,7 @@ export interface FaceBox {
 /** Pixels that the detector looks at. */
 export const TILE_PX = 256;
 /** What it tells of a place: the box, then six points of the face. */
-const VALUES = 16;
+const VALUES_PER_ANCHOR = 16;
 const OUTPUTS = ['Identity', 'Identity_1', 'Identity_2', 'Identity_3'];
 
 /** Middles of the places that are looked at, in pixels of the tile: two at each sixteenth pixel, six at each 32nd. */
@@ -55,7 +55,8 @@ export function detect(detector: GraphModel, tile: ImageData, least: number): Ti
 		const at = isNear ? i : i - near.length;
 		const score = 1 / (1 + Math.exp(-((isNear ? near : far)[at] as number)));
 		if (score < least) return [];
-		const value = (k: number) => (isNear ? nearBoxes : farBoxes)[VALUES * at + k] as number;
+		const value = (k: number) =>
+			(isNear ? nearBoxes : farBoxes)[VALUES_PER_ANCHOR * at + k] as number;
 		const point = (k: number) => ({ x: anchor.x + value(k), y: anchor.y + value(k + 1) });
 		const sidePx = Math.max(value(2), value(3));
 		return [{ ...point(0), sidePx, rightEye: point(4), leftEye: point(6), score }];

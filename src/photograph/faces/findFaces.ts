@@ -30,14 +30,14 @@ export type Helper = (tile: ImageData) => Promise<readonly TileFace[]>;
 export const A_HINT = 0.1;
 /** Seen so large by the detector, px, and so surely, a face needs no closer look. */
 const LARGE_PX = 34;
-const SURE = 0.7;
+const MIN_CONFIDENCE = 0.7;
 /** What is large may still be unsure, up to so many times as large. */
 const UNSURE_TIMES = 3;
 /** What is a face: by the detector, and by how well its surface fits. */
 const LEAST_SCORE = 0.5;
 const LEAST_FIT = 0.8;
 /** Of all the work the looking; the points of the faces are the rest. */
-const LOOKING = 0.7;
+const DETECTION_SHARE = 0.7;
 
 /**
  * The faces of a picture, from those that fill it to those of 40 pixels from ear to ear: looked for in large
@@ -65,7 +65,7 @@ export async function findFaces(
 		let looked = 0;
 		const looking = (look: Helper) => async (tile: PicturePart) => {
 			const faces = await look(pyramid.cut(tile, TILE_PX));
-			tell(((level + ++looked / wanted.length) / sides.length) * LOOKING);
+			tell(((level + ++looked / wanted.length) / sides.length) * DETECTION_SHARE);
 			return faces.map((face) => inPicture(face, tile));
 		};
 		const here: Helper = async (tile) => {
@@ -122,7 +122,7 @@ async function pointsOf(
 	for (const [i, box] of boxes.entries()) {
 		const points = meshPoints(models, pyramid, box);
 		if (points.score >= LEAST_FIT) faces.push(points);
-		tell(LOOKING + ((1 - LOOKING) * (i + 1)) / boxes.length);
+		tell(DETECTION_SHARE + ((1 - DETECTION_SHARE) * (i + 1)) / boxes.length);
 		await breathe();
 	}
 	return faces;
@@ -131,7 +131,7 @@ async function pointsOf(
 /** Whether smaller tiles would tell more. */
 function isUnclear({ sidePx, score }: FaceBox, tileSidePx: number): boolean {
 	const largePx = (LARGE_PX * tileSidePx) / TILE_PX;
-	return sidePx < largePx || (score < SURE && sidePx < UNSURE_TIMES * largePx);
+	return sidePx < largePx || (score < MIN_CONFIDENCE && sidePx < UNSURE_TIMES * largePx);
 }
 
 const isIn = ({ x, y }: FaceBox, tile: PicturePart): boolean =>

@@ -6,8 +6,8 @@ import type { PixelPlace } from './pyramid';
 /** The core's landmarks of a face, from the points that the models found. */
 
 /** Points of the surface: the tip of the nose lies between two, the hairline beyond the last two of the forehead. */
-const NOSE = [1, 4] as const;
-const CHIN = 152;
+const NOSE_POINTS = [1, 4] as const;
+const CHIN_POINT = 152;
 const FOREHEAD = [10, 151] as const;
 
 /** The right and the left edge of the face, before the ears. */
@@ -48,8 +48,8 @@ export function faceOf(
 	const landmarks = [
 		found('left-eye', leftIris, SHARES.eye),
 		found('right-eye', rightIris, SHARES.eye),
-		found('nose-tip', between(at(NOSE[0]), at(NOSE[1]), 0.6), SHARES.nose),
-		found('chin', at(CHIN), SHARES.chin),
+		found('nose-tip', between(at(NOSE_POINTS[0]), at(NOSE_POINTS[1]), 0.6), SHARES.nose),
+		found('chin', at(CHIN_POINT), SHARES.chin),
 		found('hairline', between(at(FOREHEAD[1]), at(FOREHEAD[0]), 2), SHARES.hairline)
 	];
 	return { landmarks, turn: { deg, sigmaDeg: TURN_SIGMA_DEG } };

@@ -4,7 +4,7 @@ import type { PicturePart } from './pyramid';
 /** The tiles that a picture is looked at in. */
 
 /** How much smaller the tiles of each level are than those of the one before. */
-const FINER = 2.4;
+const LEVEL_RATIO = 2.4;
 /** Neighbouring tiles have so much in common: more than a face that is just found by larger ones. */
 const IN_COMMON = 0.25;
 /** Tiles are not finer than this: a face of 40 pixels is 20 of the detector's. */
@@ -13,7 +13,11 @@ const LEAST_TILE_PX = 2 * TILE_PX;
 /** Sides of the tiles of each level, px: the first covers the picture. */
 export function tileSides(longPx: number): number[] {
 	const sides = [longPx];
-	for (let side = longPx / FINER; side > LEAST_TILE_PX / Math.sqrt(FINER); side /= FINER) {
+	for (
+		let side = longPx / LEVEL_RATIO;
+		side > LEAST_TILE_PX / Math.sqrt(LEVEL_RATIO);
+		side /= LEVEL_RATIO
+	) {
 		sides.push(Math.max(side, LEAST_TILE_PX));
 	}
 	return sides;

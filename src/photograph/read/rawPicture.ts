@@ -11,16 +11,16 @@ export interface RawPicture {
 }
 
 const SUB_DIRECTORIES = 0x014a;
-const ORIENTATION = 0x0112;
-const COMPRESSION = 0x0103;
+const ORIENTATION_TAG = 0x0112;
+const COMPRESSION_TAG = 0x0103;
 const STRIP_OFFSETS = 0x0111;
 const STRIP_LENGTHS = 0x0117;
 const JPEG_OFFSET = 0x0201;
 const JPEG_LENGTH = 0x0202;
 const WANTED = [
 	SUB_DIRECTORIES,
-	ORIENTATION,
-	COMPRESSION,
+	ORIENTATION_TAG,
+	COMPRESSION_TAG,
 	STRIP_OFFSETS,
 	STRIP_LENGTHS,
 	JPEG_OFFSET,
@@ -28,8 +28,8 @@ const WANTED = [
 ];
 /** Compressions of strips that are whole JPEGs. */
 const JPEG_COMPRESSIONS = [6, 7];
-const SHORT = 3;
-const LONG = 4;
+const SHORT_TYPE = 3;
+const LONG_TYPE = 4;
 const ENTRY_BYTES = 12;
 /** A file that points in circles or at millions of things is broken. */
 const MOST_DIRECTORIES = 40;
@@ -55,7 +55,7 @@ export async function rawPicture(file: Blob): Promise<RawPicture | null> {
 		seen.add(at);
 		const { tags, next } = await directoryAt(file, at, isLittle);
 		waiting.push(next, ...(tags.get(SUB_DIRECTORIES) ?? []));
-		if (seen.size === 1) orientation = tags.get(ORIENTATION)?.[0] ?? 1;
+		if (seen.size === 1) orientation = tags.get(ORIENTATION_TAG)?.[0] ?? 1;
 		const found = jpegOf(tags);
 		if (
 			found &&
@@ -74,7 +74,7 @@ function jpegOf(tags: Directory) {
 	const [offset, length] = [first(JPEG_OFFSET), first(JPEG_LENGTH)];
 	if (offset !== undefined && length !== undefined) return { offset, length };
 	const [strip, stripLength] = [first(STRIP_OFFSETS), first(STRIP_LENGTHS)];
-	const isWhole = JPEG_COMPRESSIONS.includes(first(COMPRESSION) ?? 0);
+	const isWhole = JPEG_COMPRESSIONS.includes(first(COMPRESSION_TAG) ?? 0);
 	if (!isWhole || strip === undefined || stripLength === undefined) return null;
 	return { offset: strip, length: stripLength };
 }
@@ -106,8 +106,8 @@ async function directoryAt(file: Blob, at: number, isLittle: boolean) {
 /** Whole numbers of an entry: beside its tag where they fit into four bytes, else where it points. */
 async function valuesOf(file: Blob, view: DataView, entry: number, isLittle: boolean) {
 	const type = view.getUint16(entry + 2, isLittle);
-	if (type !== SHORT && type !== LONG) return [];
-	const size = type === SHORT ? 2 : 4;
+	if (type !== SHORT_TYPE && type !== LONG_TYPE) return [];
+	const size = type === SHORT_TYPE ? 2 : 4;
 	const count = Math.min(view.getUint32(entry + 4, isLittle), MOST_VALUES);
 	const isHere = count * size <= 4;
 	const at = view.getUint32(entry + 8, isLittle);

@@ -10,7 +10,7 @@ export interface Kernel {
 
 const MOST_RADIUS = 7;
 /** Points across a pixel that its weight is averaged over. */
-const PARTS = 5;
+const SAMPLES_PER_PX = 5;
 
 /**
  * What diffraction makes of a point of light: the Airy pattern (2 J1(x)/x)², x = pi r / (wavelength
@@ -27,9 +27,9 @@ export function airyKernel({ focus, fNumber }: LensSetting, pxMm: number): Kerne
 	for (let row = -radius; row <= radius; row++) {
 		for (let column = -radius; column <= radius; column++) {
 			let sum = 0;
-			for (let i = 0; i < PARTS * PARTS; i++) {
-				const dx = ((i % PARTS) + 0.5) / PARTS - 0.5;
-				const dy = (Math.floor(i / PARTS) + 0.5) / PARTS - 0.5;
+			for (let i = 0; i < SAMPLES_PER_PX * SAMPLES_PER_PX; i++) {
+				const dx = ((i % SAMPLES_PER_PX) + 0.5) / SAMPLES_PER_PX - 0.5;
+				const dy = (Math.floor(i / SAMPLES_PER_PX) + 0.5) / SAMPLES_PER_PX - 0.5;
 				sum += at(column + dx, row + dy);
 			}
 			weights[(row + radius) * side + column + radius] = sum;

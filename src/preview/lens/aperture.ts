@@ -21,11 +21,14 @@ export function edgeRadius(blades: number): number {
 }
 
 /** 1 / the plastic number, whose powers spread points evenly over a square: Roberts' R2 sequence. */
-const PLASTIC = 1.324717957244746;
+const PLASTIC_NUMBER_INVERSE = 1.324717957244746;
 
 /** The i-th point of a sequence that fills the unit square evenly, however many are taken. */
 export function evenPoint(i: number): readonly [u: number, v: number] {
-	return [(0.5 + (i + 1) / PLASTIC) % 1, (0.5 + (i + 1) / PLASTIC ** 2) % 1];
+	return [
+		(0.5 + (i + 1) / PLASTIC_NUMBER_INVERSE) % 1,
+		(0.5 + (i + 1) / PLASTIC_NUMBER_INVERSE ** 2) % 1
+	];
 }
 
 /** Square to disc, areas kept. Source: Shirley and Chiu, "A low distortion map", 1997. */

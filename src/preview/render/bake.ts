@@ -86,7 +86,7 @@ function place({ part, matrix }: Placed, into: Baked, first: number): void {
 }
 
 /** Marks a vertex that some triangle uses, beside the sides it lies outside of. */
-const USED = 128;
+const USED_BIT = 128;
 
 function seenVertices(
 	part: Sculpted,
@@ -127,7 +127,7 @@ function addSeen(
 		const room = pupilRadiusM * (Math.abs(nx) + Math.abs(ny));
 		if (x * nx + y * ny + z * nz < -room) continue;
 		for (const corner of [a, b, c]) {
-			sides[corner] = (sides[corner] as number) | USED;
+			sides[corner] = (sides[corner] as number) | USED_BIT;
 			into[next++] = first + corner;
 		}
 	}
@@ -143,7 +143,7 @@ function light(
 ): void {
 	const { matters, finish } = part;
 	for (let i = 0; i < sides.length; i++) {
-		if (!((sides[i] as number) & USED)) continue;
+		if (!((sides[i] as number) & USED_BIT)) continue;
 		const to = 3 * (first + i);
 		const [x, y, z] = at(into.positions, to);
 		const [nx, ny, nz] = at(into.normals, to);

@@ -11,7 +11,7 @@ import type { Point } from './shape';
  */
 
 /** Half the thickness of the body, so how far its middle lies behind the corneas. */
-const BACK = -95;
+const BACK_MM = -95;
 
 interface Oval {
 	readonly down: number;
@@ -26,7 +26,7 @@ function addLathe(clay: Clay, ovals: readonly Oval[], columns: number): void {
 	const rows = ovals.length;
 	clay.sheet(rows, columns, (row, column) => {
 		// from the lowest oval upwards
-		const { down, across, deep, back = BACK, aside = 0, matter } = ovals[rows - 1 - row] as Oval;
+		const { down, across, deep, back = BACK_MM, aside = 0, matter } = ovals[rows - 1 - row] as Oval;
 		// from the middle of the back around by the person's right side
 		const angle = (2 * Math.PI * column) / (columns - 1);
 		const point: Point = [aside - across * Math.sin(angle), -down, back - deep * Math.cos(angle)];
@@ -39,7 +39,7 @@ const oval = (
 	down: number,
 	across: number,
 	deep: number,
-	back = BACK,
+	back = BACK_MM,
 	aside = 0
 ): Oval => ({ matter, down, across, deep, back, aside });
 
@@ -120,13 +120,13 @@ const knot = (matter: Matter, radius: number, ...at: Point): Knot => ({ at, radi
 /** A sleeve from the shoulder to the wrist, and a quiet hand. */
 function addArm(limb: AddLimb, side: 1 | -1, pose: Pose): void {
 	const isHanging = pose === 'standing';
-	const wrist: Point = isHanging ? [side * 214, -745, BACK + 44] : [side * 118, -640, 120];
+	const wrist: Point = isHanging ? [side * 214, -745, BACK_MM + 44] : [side * 118, -640, 120];
 	limb(
-		knot('cloth', 42, side * 146, -226, BACK),
-		knot('cloth', 53, side * 184, -276, BACK),
-		knot('cloth', 49, side * 212, -400, BACK - 8),
-		knot('cloth', 45, side * 224, isHanging ? -530 : -520, isHanging ? BACK - 10 : BACK + 16),
-		...(isHanging ? [knot('cloth', 41, side * 221, -640, BACK + 14)] : []),
+		knot('cloth', 42, side * 146, -226, BACK_MM),
+		knot('cloth', 53, side * 184, -276, BACK_MM),
+		knot('cloth', 49, side * 212, -400, BACK_MM - 8),
+		knot('cloth', 45, side * 224, isHanging ? -530 : -520, isHanging ? BACK_MM - 10 : BACK_MM + 16),
+		...(isHanging ? [knot('cloth', 41, side * 221, -640, BACK_MM + 14)] : []),
 		knot('cloth', 35, ...wrist)
 	);
 	const tip: Point = isHanging
@@ -144,17 +144,17 @@ function addStandingLeg(limb: AddLimb, side: 1 | -1, floorMm: number, fromDown: 
 	const x = side * 84;
 	const ankle = floorMm - 60;
 	limb(
-		knot('lower', 90, x, -fromDown, BACK),
-		knot('lower', 72, x, -(fromDown + ankle) / 2, BACK + 6),
-		knot('lower', 52, x, -ankle, BACK)
+		knot('lower', 90, x, -fromDown, BACK_MM),
+		knot('lower', 72, x, -(fromDown + ankle) / 2, BACK_MM + 6),
+		knot('lower', 52, x, -ankle, BACK_MM)
 	);
-	addShoe(limb, [x, -(floorMm - 34), BACK]);
+	addShoe(limb, [x, -(floorMm - 34), BACK_MM]);
 }
 
 function addSittingLeg(limb: AddLimb, side: 1 | -1, floorMm: number): void {
 	const x = side * 100;
 	limb(
-		knot('lower', 90, side * 92, -745, BACK - 30),
+		knot('lower', 90, side * 92, -745, BACK_MM - 30),
 		knot('lower', 84, x, -748, 120),
 		knot('lower', 72, x, -765, 315)
 	);
@@ -201,7 +201,7 @@ function ovalAt(down: number): { across: number; deep: number; back: number } {
 	return {
 		across: between(a.across, b.across),
 		deep: between(a.deep, b.deep),
-		back: between(a.back ?? BACK, b.back ?? BACK)
+		back: between(a.back ?? BACK_MM, b.back ?? BACK_MM)
 	};
 }
 

@@ -10,7 +10,7 @@ import { sceneryOf, wallAtM } from '../places';
 import type { Lighting } from '../render/lighting';
 import type { Painter } from '../render/painter';
 import type { Subject } from '../scene';
-import { BENT_PARTS, blurAtM, MARGIN, paintedMesh, paintingSize } from './panel';
+import { BENT_PARTS, blurAtM, WINDOW_OVERDRAW, paintedMesh, paintingSize } from './panel';
 import { paintWall, type PanelPatch } from './panelPaint';
 
 /** What closes the view behind everybody: an upright wall that faces the camera's side of the world. */
@@ -19,7 +19,7 @@ import { paintWall, type PanelPatch } from './panelPaint';
 const FAR_M = 200;
 const HIGH_M = 60;
 /** Rays nearer than this to lying along it meet it as far as it goes. */
-const GRAZING = 0.02;
+const GRAZING_SLOPE = 0.02;
 /** Of one that stands nearer no more is painted. */
 const NEAREST_M = 0.5;
 
@@ -72,10 +72,10 @@ function patchIn(
 	const heightM = -dot(ground.origin, ground.up);
 	const seen = [-1, 0, 1].flatMap((across) =>
 		[-1, 0, 1].map((up) => {
-			const x = window.x + across * ((window.widthMm / 2) * MARGIN + streakMm);
-			const y = window.y + up * ((window.heightMm / 2) * MARGIN + streakMm);
+			const x = window.x + across * ((window.widthMm / 2) * WINDOW_OVERDRAW + streakMm);
+			const y = window.y + up * ((window.heightMm / 2) * WINDOW_OVERDRAW + streakMm);
 			const ray = { x: x / v, y: y / v, z: 1 };
-			const times = awayM / Math.max(GRAZING, dot(ray, ground.away));
+			const times = awayM / Math.max(GRAZING_SLOPE, dot(ray, ground.away));
 			return {
 				x: times * dot(ray, ground.right),
 				y: heightM + times * dot(ray, ground.up),

@@ -40,10 +40,10 @@ void main() { colour = kept(uLight * vTone, 1.0); }
 `;
 
 /** Shares of the light that paper and ink send back: usual values, from memory. */
-const PAPER = 0.82;
-const INK = 0.04;
+const PAPER_REFLECTANCE = 0.82;
+const INK_REFLECTANCE = 0.04;
 /** Evenly lit, as charts should be. */
-const LIGHT = 0.95;
+const LIGHT_LEVEL = 0.95;
 
 /** The paper, and what is printed just before it; nothing for other things. */
 export function chartMeshes(
@@ -73,7 +73,10 @@ export function chartMeshes(
 			polygonOffset: isPrinted,
 			polygonOffsetFactor: -1,
 			polygonOffsetUnits: -4,
-			uniforms: { ...uniforms, uLight: { value: [LIGHT * room, LIGHT * room, LIGHT * room] } }
+			uniforms: {
+				...uniforms,
+				uLight: { value: [LIGHT_LEVEL * room, LIGHT_LEVEL * room, LIGHT_LEVEL * room] }
+			}
 		});
 		return new Mesh(geometryOf(shapes, placed), material);
 	};
@@ -143,7 +146,7 @@ function geometryOf(
 		for (const [x, y] of [...outline, ...hole]) {
 			const at = placed(x, y);
 			positions.push(at.x, at.y, at.z);
-			tones.push(INK + (PAPER - INK) * tone);
+			tones.push(INK_REFLECTANCE + (PAPER_REFLECTANCE - INK_REFLECTANCE) * tone);
 		}
 		const [corners, left] = [outline, hole].map((line) => line.map(([x, y]) => new Vector2(x, y)));
 		for (const triangle of ShapeUtils.triangulateShape(corners ?? [], left?.length ? [left] : [])) {

@@ -138,7 +138,7 @@ const WATER = [0.2, 0.25, 0.28];
 const FAR_M = 320;
 /** Lines of the floor's net where a bent surface of focus moves its vertices, m from the foot. */
 const RINGS = [0, 0.5, 1, 1.5, 2, 3, 4, 5, 6.5, 8, 10, 13, 17, 22, 30, 45, 80, FAR_M];
-const RAYS = 32;
+const RAY_COUNT = 32;
 
 export function floorMesh(
 	{ ground, place }: PreviewScene,
@@ -193,12 +193,12 @@ function nettedFloor(ground: Ground): BufferGeometry {
 	const places: [number, number][] = [];
 	const indices: number[] = [];
 	RINGS.forEach((radius, ring) => {
-		for (let ray = 0; ray <= RAYS; ray++) {
-			const angle = (2 * Math.PI * ray) / RAYS;
+		for (let ray = 0; ray <= RAY_COUNT; ray++) {
+			const angle = (2 * Math.PI * ray) / RAY_COUNT;
 			places.push([radius * Math.sin(angle), radius * Math.cos(angle)]);
-			if (ring === 0 || ray === RAYS) continue;
-			const here = ring * (RAYS + 1) + ray;
-			const within = here - RAYS - 1;
+			if (ring === 0 || ray === RAY_COUNT) continue;
+			const here = ring * (RAY_COUNT + 1) + ray;
+			const within = here - RAY_COUNT - 1;
 			indices.push(here, here + 1, within, here + 1, within + 1, within);
 		}
 	});

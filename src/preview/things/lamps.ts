@@ -11,7 +11,7 @@ export interface Lamp {
 }
 
 /** Brightness of a lamp's surface over that of white paper beside it. */
-const SURFACE = 40;
+const LAMP_TO_PAPER = 40;
 const WARM = [1, 0.7, 0.36] as const;
 const MOST_ACROSS = 28;
 const MOST_DOWN = 8;
@@ -27,7 +27,7 @@ export function lampsOf({ look, centre, widthM, heightM, detailMm }: PreviewThin
 	const across = Math.min(MOST_ACROSS, Math.max(1, Math.round(widthM / gapM)));
 	const down = Math.min(MOST_DOWN, Math.max(1, Math.round(heightM / Math.max(0.5, gapM))));
 	const area = (Math.PI / 4) * sizeM * sizeM;
-	const power = WARM.map((share) => share * SURFACE * area) as unknown as Lamp['power'];
+	const power = WARM.map((share) => share * LAMP_TO_PAPER * area) as unknown as Lamp['power'];
 	return Array.from({ length: across * down }, (_, i) => {
 		const column = i % across;
 		const row = Math.floor(i / across);

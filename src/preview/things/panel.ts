@@ -52,10 +52,10 @@ void main() {
 /** A bent surface of focus moves vertices, so a panel needs some then. */
 export const BENT_PARTS = 24;
 /** Share of the window drawn beyond its edges. */
-export const MARGIN = 1.1;
+export const WINDOW_OVERDRAW = 1.1;
 const MOST_PX = 2048;
 /** Pixels of a painting for one of the picture: it is drawn from many points. */
-const FINER = 1.25;
+const PAINT_RESOLUTION_RATIO = 1.25;
 
 /** The panel of a thing and its painting; null for looks that are no panel, or out of the window. */
 export function panelMesh(
@@ -112,7 +112,7 @@ export function paintingSize(
 ): PreviewSize {
 	const pxPerM = (setting.focus.imageDistanceMm / depthM) * (widthPx / window.widthMm);
 	const side = (lengthM: number) =>
-		Math.min(MOST_PX, Math.max(2, Math.ceil(lengthM * pxPerM * FINER)));
+		Math.min(MOST_PX, Math.max(2, Math.ceil(lengthM * pxPerM * PAINT_RESOLUTION_RATIO)));
 	return { widthPx: side(widthM), heightPx: side(heightM) };
 }
 
@@ -132,7 +132,7 @@ function patchIn(
 	const perMm = centre.z / focus.imageDistanceMm;
 	const blurM = blurAtM(setting, centre.z);
 	const range = (middle: number, halfMm: number, at: number, sizeM: number) => {
-		const reach = (halfMm * MARGIN + streakMm) * perMm + blurM;
+		const reach = (halfMm * WINDOW_OVERDRAW + streakMm) * perMm + blurM;
 		const low = Math.max(-sizeM / 2, middle * perMm - reach - at);
 		const high = Math.min(sizeM / 2, middle * perMm + reach - at);
 		return { middle: (low + high) / 2, length: high - low };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { apertureResultText as say } from '$words/screens/bench/place';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { apertureSeries, pxPerMmOf, type ApertureStop } from '$core/bench/apertureSeries';
 	import { CORNERS } from '$core/bench/chart';
@@ -37,13 +38,13 @@
 		const limit = (fNumber: number) =>
 			pxPerMm ? perHeight(diffractionHalf(fNumber) / pxPerMm) : NaN;
 		return [
-			{ name: 'centre', y: series.stops.map(({ centre }) => perHeight(centre.mean)) },
+			{ name: say.centre, y: series.stops.map(({ centre }) => perHeight(centre.mean)) },
 			{
-				name: 'corners',
+				name: say.corners,
 				y: series.stops.map((stop) => perHeight(cornersOf(stop) ?? NaN))
 			},
 			...(pxPerMm
-				? [{ name: 'limit of diffraction', y: series.stops.map(({ fNumber }) => limit(fNumber)) }]
+				? [{ name: say.limitOfDiffraction, y: series.stops.map(({ fNumber }) => limit(fNumber)) }]
 				: [])
 		];
 	});
@@ -59,7 +60,7 @@
 	);
 	const sharpness = $derived(
 		series && {
-			bodyName: series.bodyName ?? 'a body without a name',
+			bodyName: series.bodyName ?? say.aBodyWithoutAName,
 			focalMm: series.focalMm ?? entry.lens.focalMm[0],
 			date: new Date().toISOString().slice(0, 10),
 			frames: frames.length,
@@ -83,7 +84,7 @@
 		const again = () => kit.put(after);
 		again();
 		session.bench.did({
-			words: 'the lens was measured',
+			words: say.theLensWasMeasured,
 			gesture: crypto.randomUUID(),
 			back: () => kit.put(before),
 			again
@@ -97,24 +98,23 @@
 	<p role="status"><strong>{apertureWords(series)}</strong></p>
 	{#if series.isSharpened}
 		<p>
-			These files were sharpened in the camera, which lifts all of it. Shoot with sharpening at its
-			least to compare lenses.
+			{say.theseFilesWereSharpenedInThe}
 		</p>
 	{/if}
 	<FNumberChart
-		elsewhere="the sentence above"
+		elsewhere={say.theSentenceAbove}
 		{lines}
 		fNumbers={series.stops.map(({ fNumber }) => fNumber)}
 		shownFNumber={best?.fNumber ?? null}
-		yaxis={{ title: { text: 'line pairs per picture height' }, range: [0, most] }}
+		yaxis={{ title: { text: say.linePairsPerPictureHeight }, range: [0, most] }}
 		level={0.8 * perHeight(best?.centre.mean ?? 0)}
 		format=".0f"
-		label="How sharp the lens is over the f-numbers, in the centre and in the corners"
+		label={say.howSharpTheLensIsAt}
 	/>
-	<p class="note">Dotted: 80 % of its best. The ladder marks what lies below.</p>
+	<p class="note">{say.dotted80PercentOfItsBest}</p>
 	<OwnGear {frames}>
 		<Button size="xs" disabled={isKept} onclick={keep}
-			>{isKept ? 'Kept with the lens' : 'Keep it with the lens'}</Button
+			>{isKept ? say.keptWithTheLens : say.keepItWithTheLens}</Button
 		>
 	</OwnGear>
 {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { benchScreenText as say } from '$words/screens/bench/place';
+	import { commonText as common } from '$words/screens/common';
 	import type { ChartPaper } from '$core/bench/chart';
 	import { EXERCISES, type ExerciseName } from '$core/format/exerciseLog';
 	import type { ScreenProps } from '../keeping/screenProps';
@@ -35,41 +37,39 @@
 		>
 	> = {
 		aperture: {
-			title: 'Best aperture',
-			what: 'At which f-number your lens is sharpest, and from which on its corners are.',
+			title: say.bestAperture,
+			what: say.atWhichFNumberYourLens,
 			steps: [
-				'Print the chart and hang it flat, in even light. Camera on a tripod, straight on, so near that the sheet fills the frame.',
-				'Aperture priority, lowest ISO, stabiliser off, self-timer. Focus once on the middle, then leave the focus alone.',
-				'Two frames or more at every f-number, from the widest to 11.',
-				'Choose all of them here.'
+				say.printTheChartAndHangIt,
+				say.aperturePriorityLowestIso,
+				say.twoFramesOrMoreAtEvery,
+				say.chooseAllOfThemHere
 			],
-			mistakes:
-				'Focusing anew between frames; shutters slow enough to shake; paper so bright that it is pure white.',
+			mistakes: say.refocusingBetweenFramesShutters,
 			sitting: apertureSitting
 		},
 		focus: {
-			title: 'Front or back',
-			what: 'Whether your lens focuses in front of what it is told to, or behind, and by how much.',
+			title: say.frontOrBack,
+			what: say.whetherYourLensFocusesInFront,
 			steps: [
-				'Print the scale. Turn it by 45 degrees, its right side away; camera on a tripod, level with it, about 25 to 30 focal lengths away.',
-				'Widest aperture, single focusing, one point on the upright line.',
-				'Six frames or more: turn the focus far off before each, and let the camera focus anew.',
-				'Choose all of them here.'
+				say.printTheScaleTurnItBy,
+				say.widestApertureSingleFocusingOne,
+				say.sixFramesOrMoreTurnThe,
+				say.chooseAllOfThemHere
 			],
-			mistakes:
-				'Focusing on the bars instead of the line; turning the camera instead of the chart.',
+			mistakes: say.focusingOnTheBarsInsteadOf,
 			sitting: focusSitting
 		},
 		hands: {
-			title: 'My hands',
-			what: 'How slow a shutter you hold, and how far you sway.',
+			title: say.myHands,
+			what: say.howSlowAShutterYouCan,
 			steps: [
-				'The sharpness chart again, straight on, in good light. Stand as you would at work, camera in the hand.',
-				'Shutter priority, ISO automatic. Six frames at a shutter at which nothing shakes: one over sixteen times the focal length.',
-				'Six frames each at one over the focal length, at twice and at four times that; focus anew for each frame.',
-				'Choose all of them here.'
+				say.theSharpnessChartAgainStraightOn,
+				say.shutterPriorityAutomaticIsoSix,
+				say.sixFramesEachAtOneOver,
+				say.chooseAllOfThemHere
 			],
-			mistakes: 'Leaning on something for some of them; a new place to stand between frames.',
+			mistakes: say.leaningOnSomethingForSomeOf,
 			sitting: handsSitting
 		}
 	};
@@ -113,10 +113,10 @@
 </script>
 
 <main class="bench">
-	<aside aria-label="Benches">
-		<h1>Bench</h1>
+	<aside aria-label={say.benches}>
+		<h1>{common.bench}</h1>
 		<p class="note">
-			Everything the odds assume can be measured at a table in a quarter of an hour.
+			{say.everythingTheOddsAssumeCanBe}
 		</p>
 		<ul>
 			{#each NAMES as one (one)}
@@ -135,11 +135,11 @@
 				<button
 					type="button"
 					aria-current={instead === 'choose' ? 'true' : undefined}
-					onclick={() => (instead = 'choose')}>Choose a lens</button
+					onclick={() => (instead = 'choose')}>{common.chooseALens}</button
 				>
 			</li>
 		</ul>
-		<h2 class="small">Exercises</h2>
+		<h2 class="small">{say.exercises}</h2>
 		<ul>
 			{#each EXERCISES as one (one)}
 				<li>
@@ -154,13 +154,13 @@
 		{#if entry && bodyEntry}
 			<div class="gear">
 				{#if instead !== 'choose'}<Pick
-						label="Lens"
+						label={say.lens}
 						options={lenses.map(({ id, lens }) => ({ value: id, text: lens.name }))}
 						value={entry.id}
 						onchoose={(id) => (chosenLens = id)}
 					/>{/if}
 				<Pick
-					label="Body"
+					label={say.body}
 					options={bodies.map(({ id, body }) => ({ value: id, text: body.name }))}
 					value={bodyEntry.id}
 					onchoose={(id) => (chosenBody = id)}
@@ -168,7 +168,7 @@
 			</div>
 			{#if known && !known.isTyped && instead !== 'choose'}
 				<p class="note">
-					<bdi>{entry.lens.name}</bdi>: sharpness measured on {known.date}, {known.frames} frames, on
+					<bdi>{entry.lens.name}</bdi>{say.sharpnessMeasuredOnFramesOn(known.date, known.frames)}
 					<bdi>{known.bodyName}</bdi>.
 				</p>
 			{/if}
@@ -187,8 +187,8 @@
 			</HowTo>
 			<ChartOnPaper kind={frames.kind} bind:paper />
 			<FramesIn
-				of="the chart"
-				practice="Shoot it with the practice camera"
+				of={common.theChart}
+				practice={say.shootItWithThePracticeCamera}
 				measured={frames.frames.length}
 				isBusy={frames.work.isBusy}
 				share={frames.work.share ?? 0}
@@ -212,7 +212,7 @@
 			{/if}
 		</section>
 	{:else}
-		<p>There is no lens or no body in the kit: add one under “kit” on Plan.</p>
+		<p>{say.thereIsNoLensOrNo}</p>
 	{/if}
 </main>
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { chartOnPaperText as say } from '$words/screens/bench/place';
+	import { commonText as common } from '$words/screens/common';
 	import type { ChartKind, ChartPaper } from '$core/bench/chart';
 	import { CHECK_LENGTH_MM } from '$core/bench/chart';
 	import { fineLength } from '$words/numbers';
@@ -23,9 +25,9 @@
 		try {
 			const pdf = await chartAsPdf(kind, paper);
 			saveBlob(`chart-${kind}-${paper}.pdf`, new Blob([pdf.slice()], { type: 'application/pdf' }));
-			said = `Handed to the browser. The line on it must be ${fineLength(CHECK_LENGTH_MM, settings.units)} long.`;
+			said = say.handedToTheBrowserTheLine(fineLength(CHECK_LENGTH_MM, settings.units));
 		} catch (error) {
-			said = `The chart could not be made: ${error instanceof Error ? error.message : 'unknown'}.`;
+			said = say.theChartCouldNotBeMade(error instanceof Error ? error.message : 'unknown');
 		} finally {
 			isBusy = false;
 		}
@@ -33,9 +35,14 @@
 </script>
 
 <div class="row">
-	<Pick label="Paper" options={PAPER_OPTIONS} value={paper} onchoose={(to) => (paper = to)} />
+	<Pick
+		label={common.paper}
+		options={PAPER_OPTIONS}
+		value={paper}
+		onchoose={(to) => (paper = to)}
+	/>
 	<button class="knob" type="button" disabled={isBusy} onclick={() => void save()}
-		>The chart as PDF</button
+		>{say.theChartAsPdf}</button
 	>
 	{#if said}<span role="status">{said}</span>{/if}
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { focusResultText as say } from '$words/screens/bench/place';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { pxPerMmOf } from '$core/bench/apertureSeries';
 	import { focusBias, focusTry, settingOfNoBias } from '$core/bench/focusScale';
@@ -70,7 +72,7 @@
 		const { biasMm, spreadMm, tries } = bias;
 		const frames = tries.length;
 		const value = withAssumed('middlePoint', spreadMm / unit, frames);
-		letOddsUse(kit, session.bench, 'the lens’s focus was measured', {
+		letOddsUse(kit, session.bench, say.theLenssFocusWasMeasured, {
 			spreads: frames >= LEAST_TRIES ? { middlePoint: { value, frames } } : {},
 			lensBias: { [entry.lens.name]: { biasMm, frames } }
 		});
@@ -84,24 +86,23 @@
 			{#each bias.tries as { name, offMm }, i (i)}
 				<li>
 					<bdi>{name}</bdi>: {fineLength(offMm, settings.units)}
-					{offMm < 0 ? 'behind' : 'in front'}
+					{offMm < 0 ? 'behind' : common.inFront}
 				</li>
 			{/each}
 		</ul>
 	{/if}
 	<OwnGear {frames}>
 		<Button size="xs" disabled={isUsed} onclick={use}
-			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
+			>{isUsed ? common.theOddsUseIt : common.useItForTheOdds}</Button
 		>
 	</OwnGear>
-	<h3>The body’s own correction</h3>
+	<h3>{say.theBodysOwnCorrection}</h3>
 	<p>
-		If the body can correct a lens in steps: shoot the scale at two settings or more, and note each
-		series here.
+		{say.ifTheBodyCanCorrectA}
 	</p>
 	<div class="row">
 		<NumberField
-			label="this series was shot at setting"
+			label={say.thisSeriesWasShotAtSetting}
 			value={setting}
 			low={-50}
 			high={50}
@@ -109,20 +110,20 @@
 			onchange={(value) => (setting = Math.round(value))}
 			newGesture={() => ''}
 		/>
-		<button class="knob" type="button" onclick={note}>Note this series</button>
+		<button class="knob" type="button" onclick={note}>{say.noteThisSeries}</button>
 	</div>
 	{#if noted.length > 0}
 		<p role="status">
-			Noted: {noted.map((one) => one.setting).join(', ')}.
-			{zero === null
-				? 'One more setting, and the one that brings it to zero is known.'
-				: `Set the body to ${Math.round(zero)}.`}
+			{say.noted(
+				noted.map((one) => one.setting).join(', '),
+				zero === null ? say.oneMoreSettingAndFocalisCan : say.setTheBodyTo(Math.round(zero))
+			)}
 		</p>
 	{/if}
 {/if}
 {#if failed.length > 0}
 	<details open={!bias}>
-		<summary>{failed.length} say nothing</summary>
+		<summary>{say.couldNotBeUsed(failed.length)}</summary>
 		<ul>
 			{#each failed as { name, words }, i (i)}<li><bdi>{name}</bdi>: {words}</li>{/each}
 		</ul>

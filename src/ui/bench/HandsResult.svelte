@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { handsResultText as say } from '$words/screens/bench/place';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { pxPerMmOf } from '$core/bench/apertureSeries';
 	import { handsOf, heldShare, type ChartMeasurement } from '$core/bench/hands';
@@ -43,11 +45,11 @@
 	/** Full stops that one shoots by hand at, one over these. */
 	const SHUTTERS = [1000, 500, 250, 125, 60, 30, 15, 8, 4];
 	/** So often is as good as always. */
-	const OFTEN = 0.8;
+	const HELD_SHARE = 0.8;
 	const allowedMm = $derived(toleranceMm({ standard: 'screen' }, body.sensor));
 	const slowest = $derived.by(() => {
 		if (!shake) return null;
-		const held = SHUTTERS.findLast((n) => heldShare(shake.value, 1 / n, allowedMm) >= OFTEN);
+		const held = SHUTTERS.findLast((n) => heldShare(shake.value, 1 / n, allowedMm) >= HELD_SHARE);
 		return held ? 1 / held : null;
 	});
 	const unit = $derived(
@@ -67,7 +69,7 @@
 		)
 	);
 	const within = ({ low, high }: ChartMeasurement, words: (value: number) => string) =>
-		`${words(low)} to ${words(high)} in nineteen of twenty cases`;
+		say.toInNineteenCasesOutOf(words(low), words(high));
 	const times = (mmPerS: number) => `${(mmPerS / unit).toFixed(2)} ×`;
 	const sway = (mm: number) => fineLength(mm, settings.units);
 </script>
@@ -84,30 +86,27 @@
 					heldShare(hands.shakeMmPerS.value, slowest, allowedMm)
 				)}
 			{:else if hands.shakeMmPerS}
-				At no shutter down to 1/1000 do you hold it in eight frames of ten.
+				{say.atNoShutterDownTo1}
 			{:else}
-				Nothing shook that could be seen. Shoot slower ones.
+				{say.noShakeCouldBeSeenShoot}
 			{/if}
 		</strong>
 	</p>
 	{#if shake}
 		<p>
-			Shake: {times(shake.value)} what a small print bears at one over the focal length ({within(
-				shake,
-				times
-			)}).
+			{say.shakeWhatASmallPrintTolerates(times(shake.value), within(shake, times))}
 		</p>
 	{/if}
 	{#if swayMm}
 		<p>
-			You sway {sway(swayMm.value)} forward and back ({within(swayMm, sway)}).
+			{say.youSwayForwardAndBack(sway(swayMm.value), within(swayMm, sway))}
 		</p>
 	{/if}
 	<details>
-		<summary>Frame by frame</summary>
+		<summary>{say.frameByFrame}</summary>
 		<ul>
 			{#each hands.frames as { name, shutterS, streakPx }, i (i)}
-				<li><bdi>{name}</bdi>: {shutterWords(shutterS)}, moved {streakPx.toFixed(1)} px</li>
+				<li><bdi>{name}</bdi>{say.movedPx(shutterWords(shutterS), streakPx.toFixed(1))}</li>
 			{/each}
 		</ul>
 	</details>
@@ -115,8 +114,8 @@
 		<Button
 			size="xs"
 			disabled={isUsed}
-			onclick={() => letOddsUse(kit, session.bench, 'the hands were measured', { spreads: found })}
-			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
+			onclick={() => letOddsUse(kit, session.bench, say.theHandsWereMeasured, { spreads: found })}
+			>{isUsed ? common.theOddsUseIt : common.useItForTheOdds}</Button
 		>
 	</OwnGear>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { ownGearText as say } from '$words/screens/bench/place';
 	import type { Snippet } from 'svelte';
 	import type { MeasuredChart } from '$core/bench/measuredChart';
 
@@ -8,7 +9,7 @@
 
 {#if frames.some(({ facts }) => facts.isPractice)}
 	<p class="note">
-		The practice camera took these: they say nothing of your own gear, so nothing of it is kept.
+		{say.thePracticeCameraTookTheseThey}
 	</p>
 {:else}
 	<div class="row">{@render children()}</div>

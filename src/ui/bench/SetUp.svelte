@@ -1,8 +1,12 @@
 <script lang="ts">
+	import { setUpText as say } from '$words/screens/bench/place';
 	/** How camera and chart stand, from above. */
 	let { isAslant, isByHand }: { isAslant: boolean; isByHand: boolean } = $props();
 	const label = $derived(
-		`From above: ${isByHand ? 'somebody with a camera' : 'a camera on a tripod'} and the chart, ${isAslant ? 'turned by 45 degrees' : 'straight on'}`
+		say.fromAboveAndTheChart(
+			isByHand ? say.somebodyWithACamera : say.aCameraOnATripod,
+			isAslant ? say.turnedBy45Degrees : say.straightOn
+		)
 	);
 </script>
 

@@ -1,7 +1,7 @@
 /** Files of folders that are chosen or dropped, and the folder of each. */
 
 /** Folders are not searched deeper than that, nor are more files taken at once. */
-const DEEPEST = 6;
+const MAX_FOLDER_DEPTH = 6;
 const MOST_FILES = 5000;
 
 interface Entry {
@@ -30,7 +30,7 @@ export const rootsOf = (files: readonly File[]): FileSystemDirectoryHandle[] => 
 /** The files of a folder and of those inside it, read as they are. */
 async function filesIn(folder: Entry, path: readonly string[], root: Root): Promise<File[]> {
 	const found: File[] = [];
-	if (!folder.values || path.length > DEEPEST + 1) return found;
+	if (!folder.values || path.length > MAX_FOLDER_DEPTH + 1) return found;
 	for await (const entry of folder.values()) {
 		if (found.length >= MOST_FILES) break;
 		if (entry.kind === 'directory') {

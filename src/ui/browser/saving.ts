@@ -1,3 +1,4 @@
+import { savingText as say } from '$words/screens/browser';
 import { writeShotText } from '$core/format/shotFile';
 import type { Shot } from '$core/format/shot';
 
@@ -29,9 +30,9 @@ export type Saved = 'written' | 'handed' | 'given-up';
 /** The same in words. */
 export const savedWords = (saved: Saved, name: string): string =>
 	({
-		written: `Saved as “${name}”.`,
-		handed: `Handed to the browser as “${name}”.`,
-		'given-up': 'Nothing was saved.'
+		written: say.savedAs(name),
+		handed: say.handedToTheBrowserAs(name),
+		'given-up': say.nothingWasSaved
 	})[saved];
 
 /** The window of browsers that let one choose where a file goes, and say when it is written. */

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { cardFaceText as say } from '$words/screens/card';
+	import { commonText as common } from '$words/screens/common';
 	import type { Solution } from '$core/study/plan';
 	import { pastMyLimits } from '../shared/limits';
 	import Named from '../shared/Named.svelte';
@@ -41,7 +43,7 @@
 	<div class="picture">
 		<SmallFrame
 			drawable={drawableOf(solution)}
-			label="The frame; a ring around {content.focusOn || 'nothing yet'}"
+			label={say.theFrameARingAround(content.focusOn || say.nothingYet)}
 		/>
 	</div>
 	<dl class="facts">
@@ -50,11 +52,11 @@
 			<dd><Named {shot} text={value} /></dd>
 		{/each}
 		{#if content.checks.length > 0}
-			<dt>look at</dt>
+			<dt>{say.lookAt}</dt>
 			<dd><Named {shot} text={content.checks.join(', ')} /></dd>
 		{/if}
 		{#if shot.notes}
-			<dt>note</dt>
+			<dt>{common.note}</dt>
 			<dd><bdi>{shot.notes}</bdi></dd>
 		{/if}
 	</dl>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { cardScreenText as say } from '$words/screens/card';
+	import { commonText as common } from '$words/screens/common';
 	import { untrack } from 'svelte';
 	import { ASKS_FOR_NOTHING } from '$words/reasons';
 	import { dueAt } from '$core/day/schedule';
@@ -78,30 +80,30 @@
 			<button
 				class="knob turn"
 				type="button"
-				aria-label="previous card"
+				aria-label={say.previousCard}
 				disabled={index <= 0}
 				onclick={() => void stepBy(session, -1)}>‹</button
 			>
 			<div class="what">
 				<p>
-					{index + 1} of {count}{#if slot}, {clock(slot.startsAt)}{#if slot.place}, <bdi
+					{say.of(index + 1, count)}{#if slot}, {clock(slot.startsAt)}{#if slot.place}, <bdi
 								>{slot.place}</bdi
 							>{/if}{/if}
-					{#if slot?.status === 'taken'}<strong class="is-sharp">✓ taken</strong>{/if}
-					{#if slot?.status === 'skipped'}<strong>skipped</strong>{/if}
+					{#if slot?.status === 'taken'}<strong class="is-sharp">{say.taken}</strong>{/if}
+					{#if slot?.status === 'skipped'}<strong>{say.skipped}</strong>{/if}
 				</p>
 				<h1><bdi>{card.planned.title}</bdi></h1>
 			</div>
 			<button
 				class="knob turn"
 				type="button"
-				aria-label="next card"
+				aria-label={say.nextCard}
 				disabled={index >= count - 1}
 				onclick={() => void stepBy(session, 1)}>›</button
 			>
 		</header>
 		{#if card.isDifferent}
-			<p class="apart" role="status">As it turned out; the plan stays as it is.</p>
+			<p class="apart" role="status">{say.changedOnTheSpotThePlan}</p>
 		{/if}
 		<div class="front">
 			{#if card.content && card.solution}
@@ -112,32 +114,33 @@
 		</div>
 		<div class="hands">
 			<div class="mark">
-				<button class="knob" type="button" onclick={() => (isTaking = true)}>Taken…</button>
+				<button class="knob" type="button" onclick={() => (isTaking = true)}>{say.taken2}</button>
 				{#if slot?.status === 'planned'}
-					<button class="knob" type="button" onclick={() => card.mark('skipped')}>Skip</button>
+					<button class="knob" type="button" onclick={() => card.mark('skipped')}>{say.skip}</button
+					>
 				{:else}
 					<button class="knob" type="button" onclick={() => card.mark('planned')}
-						>Still to do</button
+						>{say.stillToDo}</button
 					>
 				{/if}
 				{#if due && due.id !== session.shotId}
 					<button class="knob" type="button" onclick={() => void session.open(due.id)}
-						>Now: <bdi>{clock(due.slot.startsAt)}</bdi></button
+						>{say.now} <bdi>{clock(due.slot.startsAt)}</bdi></button
 					>
 				{/if}
-				<button class="knob" type="button" onclick={() => (isUnplanned = true)}>Unplanned</button>
+				<button class="knob" type="button" onclick={() => (isUnplanned = true)}
+					>{common.unplanned}</button
+				>
 			</div>
 			{#if slot?.status === 'taken' && slot.taken}<TakenLine taken={slot.taken} />{/if}
 			<Steppers {card} />
 			{#if card.solution?.take}
 				<button class="in-text" type="button" onclick={() => shooting?.shoot()}
-					><span>Shoot it with the practice camera…</span></button
+					><span>{say.shootItWithThePracticeCamera}</span></button
 				>
 			{/if}
 			<p class="awake">
-				{isAwake
-					? 'The screen stays awake while the card is open.'
-					: 'This browser lets the screen fall asleep.'}
+				{isAwake ? say.theScreenStaysAwakeWhileThe : say.thisBrowserLetsTheScreenFall}
 			</p>
 		</div>
 	</main>

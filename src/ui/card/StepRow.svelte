@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { stepRowText as say } from '$words/screens/card';
 	import type { Snippet } from 'svelte';
 
 	/** One thing that may turn out different, with minus and plus under the thumb. */
@@ -40,7 +41,7 @@
 		{#if children}<span class="typed-here">{@render children()}</span>{:else}<strong
 				aria-live="polite">{value}</strong
 			>{/if}
-		{#if planned}<span class="planned">planned {planned}</span>{/if}
+		{#if planned}<span class="planned">{say.planned(planned)}</span>{/if}
 	</span>
 	<button
 		class="knob"

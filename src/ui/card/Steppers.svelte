@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { steppersText as say } from '$words/screens/card';
+	import { commonText as common } from '$words/screens/common';
 	import { focalsOf } from '$core/optics/zoom';
 	import { asItIs } from '$core/advice/turnedOut';
 	import { comfortIsoOf } from '$core/light/exposure';
@@ -61,7 +63,7 @@
 	const chooseLens = (place: string) =>
 		card.differ({ lens: place === '0' ? undefined : lenses[Number(place)], focalMm: undefined });
 	const other = (text: string, was: string) => (text === was ? '' : was);
-	const ev = (ev100: number | null) => (ev100 === null ? '' : `EV ${Number(ev100.toFixed(1))}`);
+	const ev = (ev100: number | null) => (ev100 === null ? '' : say.ev(Number(ev100.toFixed(1))));
 	const flash = $derived(card.shot.light?.mode === 'flash' ? card.shot.light : null);
 	const plannedFlashM = $derived(
 		card.planned.light?.mode === 'flash' ? card.planned.light.distanceM : 0
@@ -80,10 +82,10 @@
 	const START_EV = 9;
 </script>
 
-<section aria-label="It turned out different">
-	<h2>It turned out different</h2>
+<section aria-label={say.itTurnedOutDifferently}>
+	<h2>{say.itTurnedOutDifferently}</h2>
 	<StepRow
-		label="from the sensor mark"
+		label={say.fromTheSensorMark}
 		planned={other(distance(fromM, units), distance(plannedFromM, units))}
 		less="nearer"
 		more="farther"
@@ -93,7 +95,7 @@
 		onmore={fromM < FARTHEST_M ? () => card.focusFrom(stepped(fromM, 1, nearStep)) : null}
 	>
 		<Length
-			label="distance from the sensor mark"
+			label={say.distanceFromTheSensorMark}
 			quiet
 			value={fromM}
 			low={nearest}
@@ -105,7 +107,7 @@
 	</StepRow>
 	{#if planned.rows > 1 || now.rows > 1}
 		<StepRow
-			label="front to back"
+			label={say.frontToBack}
 			value={smallLength(now.depthM, units)}
 			planned={other(smallLength(now.depthM, units), smallLength(planned.depthM, units))}
 			less="shallower"
@@ -128,7 +130,7 @@
 			onmore={now.people < MOST_PEOPLE ? () => changePeople(now.people + 1) : null}
 		>
 			<NumberField
-				label="how many people"
+				label={say.howManyPeople}
 				quiet
 				value={now.people}
 				low={1}
@@ -139,7 +141,7 @@
 			/>
 		</StepRow>
 		<StepRow
-			label="rows"
+			label={say.rows}
 			value={count(now.rows)}
 			planned={other(count(now.rows), count(planned.rows))}
 			less="fewer"
@@ -152,9 +154,9 @@
 	{/if}
 	{#if focals.length > 1}
 		<StepRow
-			label="focal length"
+			label={common.focalLength}
 			value="{Math.round(now.focalMm)} mm"
-			planned={other(`${Math.round(now.focalMm)} mm`, `${Math.round(planned.focalMm)} mm`)}
+			planned={other(say.mm(Math.round(now.focalMm)), say.mm(Math.round(planned.focalMm)))}
 			less="wider"
 			more="longer"
 			onless={wider === undefined ? null : () => card.differ({ focalMm: wider })}
@@ -163,7 +165,7 @@
 	{/if}
 	{#if flash}
 		<StepRow
-			label="flash to them"
+			label={say.flashToThem}
 			value={distance(flash.distanceM, units)}
 			planned={other(distance(flash.distanceM, units), distance(plannedFlashM, units))}
 			less="nearer"
@@ -177,7 +179,7 @@
 		/>
 		{#if power !== null}
 			<StepRow
-				label="flash power, by the ISO"
+				label={say.flashPowerByTheIso}
 				value="{powerWords(power)}, {isoWords(iso)}"
 				planned={other(powerWords(power), powerWords(card.plannedExposure?.flashPower ?? power))}
 				less="less"
@@ -188,8 +190,8 @@
 		{/if}
 	{:else}
 		<StepRow
-			label="light"
-			value={now.ev100 === null ? 'not known' : `${wordsOfEv(now.ev100)}, ${ev(now.ev100)}`}
+			label={common.light}
+			value={now.ev100 === null ? common.notKnown : `${wordsOfEv(now.ev100)}, ${ev(now.ev100)}`}
 			planned={other(ev(now.ev100), ev(planned.ev100))}
 			less="darker"
 			more="brighter"
@@ -203,7 +205,7 @@
 	{/if}
 	{#if shutterS !== null && !flash}
 		<StepRow
-			label="shutter"
+			label={common.shutter}
 			value={shutterWords(shutterS)}
 			planned={other(shutterWords(shutterS), plannedShutter)}
 			less="slower"
@@ -214,7 +216,7 @@
 				: () => card.differ({ shutterS: faster })}
 		/>
 		<StepRow
-			label="highest ISO you like"
+			label={common.highestIsoYouLike}
 			value={String(comfortIso)}
 			planned={other(String(comfortIso), String(comfortIsoOf(card.planned.body)))}
 			less="lower"
@@ -229,7 +231,7 @@
 	{/if}
 	<div class="lens">
 		<Pick
-			label="lens"
+			label={common.lens}
 			options={byName(lenses)}
 			value={indexByName(lenses, lens)}
 			onchoose={chooseLens}
@@ -237,9 +239,11 @@
 	</div>
 	{#if card.isDifferent}
 		<div class="decide">
-			<button class="knob" type="button" onclick={() => card.backToPlan()}>Back to the plan</button>
+			<button class="knob" type="button" onclick={() => card.backToPlan()}
+				>{say.backToThePlan}</button
+			>
 			<button class="knob accept" type="button" onclick={() => card.accept()}
-				>Make it the plan</button
+				>{say.makeItThePlan}</button
 			>
 		</div>
 	{/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { takenSheetText as say } from '$words/screens/card';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../fields/Amount.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
@@ -44,9 +46,9 @@
 	const newGesture = () => '';
 </script>
 
-<Modal title="Taken" size="xs" bind:open>
+<Modal title={say.taken} size="xs" bind:open>
 	<div class="stack">
-		<p>What was really used, so that it is known afterwards.</p>
+		<p>{say.theSettingsYouReallyUsedFor}</p>
 		<div class="three">
 			<Amount
 				of="job.shots.taken.fNumber"
@@ -60,7 +62,7 @@
 			<Amount
 				shownAs="one-over"
 				of="job.shots.taken.shutterS"
-				label="1 over"
+				label={common.n1Over}
 				value={shutterS}
 				step={10}
 				onchange={(value) => (shutterS = value)}
@@ -68,7 +70,7 @@
 			/>
 			<Amount
 				of="job.shots.taken.iso"
-				label="ISO"
+				label={common.iso}
 				value={iso}
 				step={100}
 				digits={0}
@@ -77,11 +79,11 @@
 			/>
 		</div>
 		<label>
-			note
+			{common.note}
 			<textarea class="typed" rows="3" maxlength={JOB_LIMITS.guestNote} bind:value={note}
 			></textarea>
 		</label>
-		<Button onclick={keep}>Keep</Button>
+		<Button onclick={keep}>{common.keep}</Button>
 	</div>
 </Modal>
 

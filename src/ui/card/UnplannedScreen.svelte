@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { unplannedScreenText as say } from '$words/screens/card';
+	import { commonText as common } from '$words/screens/common';
 	import type { FigurePart } from '$core/anatomy/figure';
 	import { setUp } from '$core/arrange/setUp';
 	import { chanceOf } from '$core/odds/chanceOf';
@@ -29,17 +31,17 @@
 	let { session, onclose, onkept }: Props = $props();
 
 	const kit = useKit();
-	const blank = newShot('Unplanned');
+	const blank = newShot(common.unplanned);
 	const body = $derived(session.shot?.body ?? blank.body);
 	const lenses = $derived(kit.lensesFor(body));
 
 	const GROUPS = [
-		{ value: 'one', text: 'one', counts: [1] },
-		{ value: 'two', text: 'two', counts: [2] },
-		{ value: 'row', text: 'a row', counts: [5] },
-		{ value: 'rows-2', text: 'two rows', counts: [5, 6] },
-		{ value: 'rows-3', text: 'three rows', counts: [5, 6, 4] },
-		{ value: 'rows-4', text: 'four rows', counts: [6, 7, 6, 7] }
+		{ value: 'one', text: say.one, counts: [1] },
+		{ value: 'two', text: say.two, counts: [2] },
+		{ value: 'row', text: say.aRow, counts: [5] },
+		{ value: 'rows-2', text: say.twoRows, counts: [5, 6] },
+		{ value: 'rows-3', text: say.threeRows, counts: [5, 6, 4] },
+		{ value: 'rows-4', text: say.fourRows, counts: [6, 7, 6, 7] }
 	] as const;
 	type Group = (typeof GROUPS)[number]['value'];
 	let lensPlace = $state('');
@@ -58,13 +60,13 @@
 	const content = $derived(solution && cardOf(solution, null, settings.units));
 	const facts = $derived(content?.facts.filter(({ label }) => label !== 'frames') ?? []);
 	const lights = [
-		{ value: '', text: 'not said' },
+		{ value: '', text: say.notSaid },
 		...LIGHT_WORDS.map(({ words, ev100: ev }, i) => ({ value: `${ev}`, text: words, i })).filter(
 			({ value }, i, all) => all.findIndex((one) => one.value === value) === i
 		)
 	];
 	const asked = $derived(
-		[!lens && 'the lens', !part && 'how much of them', !group && 'how many'].filter(Boolean)
+		[!lens && say.theLens, !part && say.howMuchOfThem, !group && say.howMany].filter(Boolean)
 	);
 
 	let answer = $state<HTMLElement>();
@@ -87,19 +89,20 @@
 
 <main class="unplanned">
 	<header>
-		<h1>Unplanned</h1>
-		<p>A shot nobody planned: three taps to a verdict, or one photograph.</p>
-		<button class="knob" type="button" onclick={onclose}>Back</button>
+		<h1>{common.unplanned}</h1>
+		<p>{say.aShotNobodyPlannedThreeTaps}</p>
+		<button class="knob" type="button" onclick={onclose}>{say.back}</button>
 	</header>
 	<div class="ask">
 		<button
 			class="knob keep"
 			type="button"
-			onclick={() => photographAsked.ask('new-shot', { onused: onkept })}>From a photograph…</button
+			onclick={() => photographAsked.ask('new-shot', { onused: onkept })}
+			>{common.fromAPhotograph}</button
 		>
 		<div class="taps">
 			<Choice
-				label="lens"
+				label={common.lens}
 				options={byName(lenses)}
 				value={lensPlace}
 				onchoose={(place) => (lensPlace = place)}
@@ -107,7 +110,7 @@
 		</div>
 		<div class="taps">
 			<Choice
-				label="show"
+				label={common.show}
 				options={PART_OPTIONS}
 				value={part ?? ''}
 				onchoose={(next) => (part = next as FigurePart)}
@@ -115,13 +118,13 @@
 		</div>
 		<div class="taps">
 			<Choice
-				label="people"
+				label={say.people}
 				options={GROUPS}
 				value={group ?? ''}
 				onchoose={(next) => (group = next as Group)}
 			/>
 		</div>
-		<Pick label="light" options={lights} value={ev100} onchoose={(next) => (ev100 = next)} />
+		<Pick label={common.light} options={lights} value={ev100} onchoose={(next) => (ev100 = next)} />
 	</div>
 	<div class="answer" bind:this={answer}>
 		{#if made?.problem}<p class="problem" role="status">
@@ -129,9 +132,9 @@
 			</p>{/if}
 		{#if content && solution}
 			<CardFace content={{ ...content, facts, checks: [] }} {solution} />
-			<button class="knob keep" type="button" onclick={keep}>Keep it as a shot of the day</button>
+			<button class="knob keep" type="button" onclick={keep}>{say.keepItAsAShotOf}</button>
 		{:else}
-			<p class="wait" role="status">Say {asked.join(', ')}.</p>
+			<p class="wait" role="status">{say.choose(asked.join(', '))}</p>
 		{/if}
 	</div>
 </main>

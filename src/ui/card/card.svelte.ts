@@ -1,3 +1,5 @@
+import { cardText as say } from '$words/screens/card';
+import { commonText as common } from '$words/screens/common';
 import type { TakenSettings, Status } from '$core/format/job';
 import type { Lens, Shot } from '$core/format/shot';
 import { focusedFrom } from '$core/advice/focusDistance';
@@ -26,7 +28,7 @@ export class CardView {
 
 	get planned(): Shot {
 		const { shot } = this.session;
-		if (!shot) throw new Error('no shot is open');
+		if (!shot) throw new Error(common.noShotIsOpen);
 		return shot;
 	}
 
@@ -83,7 +85,7 @@ export class CardView {
 			([, value]) => value !== undefined
 		);
 		const { card, shotId } = this.session;
-		card.differ({ shotId, as: Object.fromEntries(next) }, 'it turned out different', gesture);
+		card.differ({ shotId, as: Object.fromEntries(next) }, say.itTurnedOutDifferently, gesture);
 	}
 
 	/** The camera goes where the distance to what is focused on is as said, from the sensor mark, m. */
@@ -94,7 +96,7 @@ export class CardView {
 	}
 
 	backToPlan(): void {
-		this.session.card.differ(NOTHING_DIFFERENT, 'back to the plan', crypto.randomUUID());
+		this.session.card.differ(NOTHING_DIFFERENT, say.backToThePlan, crypto.randomUUID());
 	}
 
 	/** Makes the shot what it turned out to be; undo takes it back. */
@@ -114,7 +116,7 @@ export class CardView {
 				if (session.shotId === shotId && session.shot === present) step();
 			});
 		card.did({
-			words: 'making it the plan',
+			words: say.makingItThePlan,
 			gesture: crypto.randomUUID(),
 			back: at(shot, () => {
 				session.undo();
@@ -129,7 +131,7 @@ export class CardView {
 		const { session } = this;
 		const { shotId, slot, day } = session;
 		if (!shotId || !slot) return;
-		const words = `marking “${this.planned.title}” as ${status}`;
+		const words = say.markingAs(this.planned.title, status);
 		const gesture = crypto.randomUUID();
 		const change = { status, ...(taken ? { taken } : {}) };
 		day.change(words, slot.jobId, { slots: [{ shotId, change }] }, gesture);

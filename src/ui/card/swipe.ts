@@ -1,7 +1,7 @@
 /** From so far on a move of the finger is a swipe, px. */
 const LEAST_PX = 60;
 /** A swipe goes sideways, not down the page. */
-const SIDEWAYS = 2;
+const MIN_SIDEWAYS_RATIO = 2;
 
 /** Tells of swipes over an element: 1 to the next (leftwards), -1 to the previous. */
 export function swiping(node: HTMLElement, onswipe: (by: 1 | -1) => void) {
@@ -13,7 +13,7 @@ export function swiping(node: HTMLElement, onswipe: (by: 1 | -1) => void) {
 		if (!from) return;
 		const [dx, dy] = [clientX - from.x, clientY - from.y];
 		from = null;
-		if (Math.abs(dx) >= LEAST_PX && Math.abs(dx) > SIDEWAYS * Math.abs(dy)) {
+		if (Math.abs(dx) >= LEAST_PX && Math.abs(dx) > MIN_SIDEWAYS_RATIO * Math.abs(dy)) {
 			onswipe(dx < 0 ? 1 : -1);
 		}
 	};

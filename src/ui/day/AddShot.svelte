@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { addShotText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import { LENSES } from '$data/kit';
 	import { useKit } from '../kit/kit.svelte';
@@ -35,22 +37,22 @@
 
 	async function add(arrangement: Arrangement | null) {
 		isOpen = false;
-		const blank = newShot('New shot');
+		const blank = newShot(common.newShot);
 		const shot = arrangement ? arranged(arrangement, lensFor(arrangement, blank.body)) : blank;
 		onadd();
 		await addShot(session, shot);
 	}
 </script>
 
-<Menu text="+ Shot" bind:isOpen>
+<Menu text={say.shot} bind:isOpen>
 	{#each ARRANGEMENTS as one (one.key)}
 		<DropdownItem onclick={() => add(one)}>{one.title}</DropdownItem>
 	{/each}
-	<DropdownItem onclick={() => add(null)}>An empty stage</DropdownItem>
+	<DropdownItem onclick={() => add(null)}>{say.anEmptyStage}</DropdownItem>
 	<DropdownItem
 		onclick={() => {
 			isOpen = false;
 			photographAsked.ask('new-shot');
-		}}>From a photograph…</DropdownItem
+		}}>{common.fromAPhotograph}</DropdownItem
 	>
 </Menu>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { dayScreenText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { untrack } from 'svelte';
 	import KitSheet from '../kit/KitSheet.svelte';
@@ -25,8 +27,8 @@
 
 	const day = untrack(() => new DayView(session, (place) => ongo(place)));
 	const TABS = [
-		{ value: 'shots', text: 'Shots' },
-		{ value: 'people', text: 'People' }
+		{ value: 'shots', text: common.shots },
+		{ value: 'people', text: common.people }
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('shots');
 	let isKitOpen = $state(false);
@@ -39,38 +41,44 @@
 	<div class="head">
 		<JobHead {day} />
 		<div class="tabs">
-			<Choice label="Show" quiet options={TABS} value={tab} onchoose={(next) => (tab = next)} />
+			<Choice
+				label={common.show2}
+				quiet
+				options={TABS}
+				value={tab}
+				onchoose={(next) => (tab = next)}
+			/>
 		</div>
 	</div>
-	<section class="shots" aria-label="Shots">
+	<section class="shots" aria-label={common.shots}>
 		<div class="bar">
 			<AddShot {session} onadd={() => (day.search = '')} />
 			<input
 				class="typed"
 				type="search"
-				aria-label="Look for a shot"
-				placeholder="look for a shot, a place, somebody"
+				aria-label={say.findAShot}
+				placeholder={say.findAShotAPlaceOr}
 				bind:value={day.search}
 			/>
-			{#if day.search}<span role="status">{day.found.length} of {day.shots.length}</span>{/if}
-			<button class="knob" type="button" onclick={() => (isKitOpen = true)}>Kit</button>
-			<button class="knob" type="button" onclick={onfiles}>Files</button>
+			{#if day.search}<span role="status">{say.of(day.found.length, day.shots.length)}</span>{/if}
+			<button class="knob" type="button" onclick={() => (isKitOpen = true)}>{common.kit}</button>
+			<button class="knob" type="button" onclick={onfiles}>{say.files}</button>
 		</div>
 		{#if day.shots.length > 0}
 			<ShotList {day} />
 			<FNumbers {day} />
-			{#if day.found.length === 0}<p class="empty">Nothing here is called that.</p>{/if}
+			{#if day.found.length === 0}<p class="empty">{say.nothingMatchesThat}</p>{/if}
 		{:else}
 			<p class="empty">
-				No shots yet. Add one with “+ Shot”: from an arrangement, or from an empty stage.
+				{say.noShotsYetAddOneWith}
 			</p>
 		{/if}
 		{#if removed.length > 0}
 			<details>
-				<summary>Taken out: {removed.length}</summary>
+				<summary>{say.removed(removed.length)}</summary>
 				{#each removed as one (one.id)}
 					<button class="knob" type="button" onclick={() => void setRemoved(session, one.id, false)}
-						>Bring back “<bdi>{one.shot.title}</bdi>”</button
+						>{say.bringBack}<bdi>{one.shot.title}</bdi>”</button
 					>
 				{/each}
 			</details>
@@ -79,7 +87,7 @@
 	<aside><People {day} /></aside>
 </main>
 <SlotSheet {day} />
-<Modal title="Kit" bind:open={isKitOpen} size="md"><KitSheet /></Modal>
+<Modal title={common.kit} bind:open={isKitOpen} size="md"><KitSheet /></Modal>
 
 <style>
 	.day {

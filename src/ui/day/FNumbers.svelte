@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fNumbersText as say } from '$words/screens/day';
 	import { untrack } from 'svelte';
 	import { spreadOf } from '$core/day/fNumbers';
 	import { capital, count, fStop } from '$words/numbers';
@@ -11,8 +12,10 @@
 
 	const kit = useKit();
 	/** Of more shots than this the others wait. */
-	const MOST = 100;
-	const shots = $derived(day.shots.slice(0, MOST).map(({ id, shot }) => ({ id, shot })));
+	const MOST_SHOTS_SHOWN = 100;
+	const shots = $derived(
+		day.shots.slice(0, MOST_SHOTS_SHOWN).map(({ id, shot }) => ({ id, shot }))
+	);
 	let found = $state.raw<Readonly<Record<string, number>>>({});
 	$effect(() => {
 		const stops = shots.map(({ id, shot }) =>
@@ -27,14 +30,14 @@
 	const alike = $derived.by(() => {
 		if (!spread.alike) return '';
 		const { from, to, shots: many } = spread.alike;
-		const range = from === to ? fStop(from) : `${fStop(from)} to ${fStop(to)}`;
-		return `${capital(count(many))} of ${count(shots.length)} are at ${range}: a whole set with one look.`;
+		const range = from === to ? fStop(from) : say.to(fStop(from), fStop(to));
+		return say.ofAreAtSoTheyWill(capital(count(many)), count(shots.length), range);
 	});
 </script>
 
 {#if spread.counts.length > 0}
 	<p class="spread">
-		f-numbers:
+		{say.fNumbers}
 		{#each spread.counts as { fNumber, shots: many } (fNumber)}
 			<span><strong>{fNumber}</strong>{many > 1 ? ` × ${many}` : ''}</span>
 		{/each}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { guestCardText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import { renamed, standsIn, withGuest, withoutGuest } from '$core/day/guests';
 	import { JOB_LIMITS, type Guest } from '$core/format/job';
 	import { LIMITS } from '$core/format/shot';
@@ -22,7 +24,7 @@
 
 	function change(part: Partial<Guest>, by = newGesture()) {
 		const people = day.job.people.map((one) => (one.id === guest.id ? { ...one, ...part } : one));
-		day.changePeople(people, `changing ${guest.name}`, [], by);
+		day.changePeople(people, say.changing(guest.name), [], by);
 	}
 	/** Whoever is called otherwise is so in the shots, too. */
 	function rename(name: string) {
@@ -31,24 +33,24 @@
 		const shots = day.shots
 			.filter(({ shot }) => standsIn(guest.name, shot))
 			.map(({ id, shot }) => ({ shotId: id, shot: renamed(shot, guest.name, name) }));
-		day.changePeople(people, `calling ${guest.name} ${name}`, shots);
+		day.changePeople(people, say.calling(guest.name, name), shots);
 	}
 	function place(record: ShotRecord, isIn: boolean) {
 		const { shot } = record;
 		if (isIn)
-			day.changeShot(record, withGuest(shot, guest, settings.framing), `placing ${guest.name}`);
-		else day.changeShot(record, withoutGuest(shot, guest.name), `taking ${guest.name} out`);
+			day.changeShot(record, withGuest(shot, guest, settings.framing), say.placing(guest.name));
+		else day.changeShot(record, withoutGuest(shot, guest.name), say.removing(guest.name));
 	}
 	const takeOut = () =>
 		day.changePeople(
 			day.job.people.filter(({ id }) => id !== guest.id),
-			`taking ${guest.name} off the list`
+			say.takingOffTheList(guest.name)
 		);
 </script>
 
 <div class="card">
 	<label>
-		name
+		{common.name}
 		<input
 			class="typed"
 			type="text"
@@ -59,14 +61,14 @@
 	</label>
 	<div class="pair">
 		<Pick
-			label="build"
+			label={common.build}
 			options={builds}
 			value={guest.build}
 			onchoose={(build) => change({ build, eyeHeightM: EYE_HEIGHT_M[build] })}
 		/>
 		{#if isHuman(guest.build)}
 			<HeightField
-				label="height"
+				label={common.height}
 				value={statureOfEyesM(guest.eyeHeightM)}
 				low={statureOfEyesM(EYES.low)}
 				high={statureOfEyesM(EYES.high)}
@@ -74,7 +76,7 @@
 			/>
 		{/if}
 		<HeightField
-			label="eyes above the ground"
+			label={say.eyesAboveTheGround}
 			value={guest.eyeHeightM}
 			low={EYES.low}
 			high={EYES.high}
@@ -87,10 +89,10 @@
 			checked={guest.glasses}
 			onchange={(event) => change({ glasses: event.currentTarget.checked })}
 		/>
-		wears glasses
+		{say.wearsGlasses}
 	</label>
 	<label>
-		note
+		{common.note}
 		<input
 			class="typed"
 			type="text"
@@ -101,7 +103,7 @@
 		/>
 	</label>
 	<fieldset>
-		<legend>stands in</legend>
+		<legend>{say.standsIn}</legend>
 		{#each day.shots as record (record.id)}
 			<label class="check">
 				<input
@@ -113,7 +115,7 @@
 			</label>
 		{/each}
 	</fieldset>
-	<button class="knob" type="button" onclick={takeOut}>Take off the list</button>
+	<button class="knob" type="button" onclick={takeOut}>{common.takeOffTheList}</button>
 </div>
 
 <style>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { jobHeadText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import { JOB_LIMITS } from '$core/format/job';
 	import type { Job } from '$data/store/database';
 	import type { DayView } from './day.svelte';
@@ -12,16 +14,16 @@
 	const count = (status: string) => day.shots.filter(({ slot }) => slot.status === status).length;
 	const progress = $derived.by(() => {
 		const of = day.shots.length;
-		if (of === 0) return 'No shots yet.';
+		if (of === 0) return say.noShotsYet;
 		const skipped = count('skipped');
-		const rest = skipped > 0 ? `, ${skipped} skipped` : '';
-		return `${count('taken')} of ${of} taken${rest}.`;
+		const rest = skipped > 0 ? say.skipped(skipped) : '';
+		return say.ofTaken(count('taken'), of, rest);
 	});
 
 	let gesture = '';
 	const begin = () => (gesture = crypto.randomUUID());
 	const change = (part: Partial<Job>, what: string) =>
-		day.changeJob(part, `the ${what} of the day`, gesture);
+		day.changeJob(part, say.theOfTheDay(what), gesture);
 </script>
 
 <header>
@@ -30,7 +32,7 @@
 		<input
 			class="name"
 			type="text"
-			aria-label="Title of the day"
+			aria-label={say.titleOfTheDay}
 			maxlength={JOB_LIMITS.title}
 			value={job.title}
 			onfocus={begin}
@@ -44,7 +46,7 @@
 	<p class="facts">
 		<input
 			type="date"
-			aria-label="Date of the day"
+			aria-label={say.dateOfTheDay}
 			value={job.date}
 			onfocus={begin}
 			oninput={(event) => {
@@ -56,8 +58,8 @@
 		<input
 			class="place"
 			type="text"
-			aria-label="Place of the day"
-			placeholder="place"
+			aria-label={say.placeOfTheDay}
+			placeholder={say.place}
 			maxlength={JOB_LIMITS.place}
 			value={job.place}
 			onfocus={begin}
@@ -67,8 +69,8 @@
 	</p>
 	<textarea
 		rows="1"
-		aria-label="Notes of the day"
-		placeholder="notes"
+		aria-label={say.notesOfTheDay}
+		placeholder={common.notes}
 		maxlength={JOB_LIMITS.notes}
 		value={job.notes}
 		onfocus={begin}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { jobsMenuText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
@@ -24,37 +26,36 @@
 		isAsking = false;
 		try {
 			const { shots, steps, people } = await session.erase(id);
-			session.news = `“${title}” is erased from this device: ${shots} shots, ${steps} steps of their history, ${people} people.`;
+			session.news = say.wasErasedFromThisDeviceShots(title, shots, steps, people);
 		} catch {
-			session.news = `“${title}” could not be erased: this browser’s storage did not allow it. Nothing is gone.`;
+			session.news = say.couldNotBeErasedThisBrowsers(title);
 		}
 	}
 </script>
 
-<Menu text="Jobs ▾" label="Jobs" bind:isOpen>
+<Menu text={say.jobs} label={say.jobs2} bind:isOpen>
 	{#each others as job (job.id)}
 		<DropdownItem onclick={() => then(() => session.openJob(job.id))}
 			><bdi>{job.title}</bdi>, {job.date}</DropdownItem
 		>
 	{/each}
-	<DropdownItem onclick={() => then(() => session.addJob(newJob('New day'), []))}
-		>A new day</DropdownItem
+	<DropdownItem onclick={() => then(() => session.addJob(newJob(say.newDay), []))}
+		>{say.aNewDay}</DropdownItem
 	>
-	<DropdownItem onclick={() => then(() => openSampleDay(session))}>Sample day</DropdownItem>
+	<DropdownItem onclick={() => then(() => openSampleDay(session))}>{common.sampleDay}</DropdownItem>
 	<DropdownItem onclick={() => then(() => (isAsking = true))}
-		>Erase this job from this device…</DropdownItem
+		>{say.eraseThisJobFromThisDevice}</DropdownItem
 	>
 </Menu>
 
-<Modal title="Erase this job?" size="xs" bind:open={isAsking}>
+<Modal title={say.eraseThisJob} size="xs" bind:open={isAsking}>
 	<div class="ask">
 		<p>
-			“<bdi>{day.job.title}</bdi>”, its {day.shots.length} shots with their whole history, and its list
-			of people go from this device for good. Files you saved stay where they are. This cannot be undone.
+			“<bdi>{day.job.title}</bdi>{say.itsShotsWithTheirWholeHistory(day.shots.length)}
 		</p>
 		<div>
-			<Button color="light" onclick={() => (isAsking = false)}>Keep it</Button>
-			<Button onclick={erase}>Erase it</Button>
+			<Button color="light" onclick={() => (isAsking = false)}>{say.keepIt}</Button>
+			<Button onclick={erase}>{say.eraseIt}</Button>
 		</div>
 	</div>
 </Modal>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { pasteSheetText as say } from '$words/screens/day';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { readPasted, type HeightsOf } from '$core/day/pastedList';
@@ -19,22 +20,20 @@
 	let decided = $state<Record<number, LineDecision>>({});
 	const units = $derived(settings.units);
 	const height = $derived(units === 'm' ? '1.2 m' : '4 ft');
-	const example = $derived(
-		`Noor\nTeo, child, ${height}\nHalina, glasses, sits on the left\n14:30 On the steps: Noor, Teo, Halina`
-	);
+	const example = $derived(say.noorTeoChildHalinaGlassesSits(height));
 
 	const read = $derived(readPasted(text, heightsOf));
 	const known = $derived(duplicates(read, day));
 	const decisionOf = (i: number): LineDecision => decided[i] ?? (known.has(i) ? 'leave' : 'add');
 	const taken = $derived(read.filter((_, i) => decisionOf(i) !== 'leave').length);
 	const HEIGHTS = [
-		{ value: 'body', text: 'of the whole body' },
-		{ value: 'eyes', text: 'of the eyes' }
+		{ value: 'body', text: say.ofTheWholeBody },
+		{ value: 'eyes', text: say.ofTheEyes }
 	] as const;
 	const WAYS = [
-		{ value: 'leave', text: 'there already: leave it' },
-		{ value: 'change', text: 'change it to this' },
-		{ value: 'add', text: 'add another' }
+		{ value: 'leave', text: say.alreadyThereLeaveIt },
+		{ value: 'change', text: say.changeItToThis },
+		{ value: 'add', text: say.addAnother }
 	] as const;
 	const waysFor = (kind: 'person' | 'shot') =>
 		kind === 'person' ? WAYS : WAYS.filter(({ value }) => value !== 'change');
@@ -50,11 +49,10 @@
 	}
 </script>
 
-<Modal title="Paste a list" size="md" bind:open={isOpen}>
+<Modal title={say.pasteAList} size="md" bind:open={isOpen}>
 	<div class="stack">
 		<label>
-			One person a line; after a comma child, infant, dog or cat, glasses, a height, a note. A line
-			that begins with a time is a shot: its people stand behind a colon.
+			{say.onePersonPerLineAfterA}
 			<textarea
 				class="typed"
 				rows="6"
@@ -63,13 +61,13 @@
 				placeholder={example}></textarea>
 		</label>
 		<Choice
-			label="heights are"
+			label={say.heightsAre}
 			options={HEIGHTS}
 			value={heightsOf}
 			onchoose={(next) => (heightsOf = next)}
 		/>
 		{#if read.length > 0}
-			<ul aria-label="What was understood">
+			<ul aria-label={say.whatWasUnderstood}>
 				{#each read as one, i (i)}
 					<li class:left={decisionOf(i) === 'leave'}>
 						<span>
@@ -79,16 +77,17 @@
 							{:else}
 								<strong>{one.time} <bdi>{one.title}</bdi></strong>
 								<small
-									>a shot{one.minutes === null ? '' : `, ${one.minutes} min`}{one.names.length > 0
-										? ', with '
-										: ''}<bdi>{one.names.join(', ')}</bdi></small
+									>{say.aShot(
+										one.minutes === null ? '' : say.min(one.minutes),
+										one.names.length > 0 ? say.with : ''
+									)}<bdi>{one.names.join(', ')}</bdi></small
 								>
 							{/if}
 						</span>
 						{#if known.has(i)}
 							<Pick
 								quiet
-								label="{one.kind === 'person' ? one.guest.name : one.title}: what to do"
+								label={say.whatToDo(one.kind === 'person' ? one.guest.name : one.title)}
 								options={waysFor(one.kind)}
 								value={decisionOf(i)}
 								onchoose={(way) => (decided[i] = way)}
@@ -99,7 +98,7 @@
 			</ul>
 		{/if}
 		<Button disabled={taken === 0} onclick={take}
-			>Take {taken === 1 ? 'one line' : `${count(taken)} lines`}</Button
+			>{say.add(taken === 1 ? say.oneLine : say.lines(count(taken)))}</Button
 		>
 	</div>
 </Modal>

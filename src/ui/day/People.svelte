@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { peopleText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import { inNoShot, newGuest, standsIn, type NewGuest } from '$core/day/guests';
 	import { JOB_LIMITS, type Guest } from '$core/format/job';
 	import { LIMITS } from '$core/format/shot';
@@ -28,7 +30,8 @@
 			.slice(0, room)
 			.map((one): Guest => ({ ...one, id: crypto.randomUUID() }));
 		if (fresh.length === 0) return;
-		const words = fresh.length === 1 ? `adding ${fresh[0]?.name}` : `adding ${fresh.length} people`;
+		const words =
+			fresh.length === 1 ? say.adding(fresh[0]?.name ?? '') : say.addingPeople(fresh.length);
 		day.changePeople([...guests, ...fresh], words);
 	}
 	function addTyped(event: Event) {
@@ -39,22 +42,22 @@
 	}
 	const countOf = ({ name }: Guest) => shots.filter((shot) => standsIn(name, shot)).length;
 	const shotsWords = (n: number) =>
-		n === 0 ? 'in no shot' : n === 1 ? 'in one shot' : `in ${n} shots`;
+		n === 0 ? say.inNoShot : n === 1 ? say.inOneShot : say.inShots(n);
 </script>
 
-<section class="people" aria-label="People of the day">
-	<h2>People of the day <span>{guests.length}</span></h2>
+<section class="people" aria-label={common.peopleOfTheDay}>
+	<h2>{common.peopleOfTheDay} <span>{guests.length}</span></h2>
 	<form onsubmit={addTyped}>
 		<input
 			class="typed"
 			type="text"
-			aria-label="Name of somebody who is there"
-			placeholder="name"
+			aria-label={say.nameOfSomebodyWhoIsThere}
+			placeholder={common.name}
 			maxlength={LIMITS.name}
 			bind:value={typed}
 		/>
-		<button class="knob" type="submit" disabled={!typed.trim() || room < 1}>Add</button>
-		<button class="knob" type="button" onclick={() => (isPasting = true)}>Paste a list…</button>
+		<button class="knob" type="submit" disabled={!typed.trim() || room < 1}>{common.add}</button>
+		<button class="knob" type="button" onclick={() => (isPasting = true)}>{say.pasteAList}</button>
 	</form>
 	{#if missing.length > 0}
 		<button
@@ -62,10 +65,10 @@
 			type="button"
 			aria-pressed={onlyMissing}
 			onclick={() => (onlyMissing = !onlyMissing)}
-			>{missing.length} of {guests.length} in no shot yet</button
+			>{say.ofInNoShotYet(missing.length, guests.length)}</button
 		>
 	{:else if guests.length > 0}
-		<p class="quiet">Everyone is in a shot.</p>
+		<p class="quiet">{say.everyoneIsInAShot}</p>
 	{/if}
 	<ul>
 		{#each shown as guest (guest.id)}
@@ -78,7 +81,7 @@
 					onclick={() => (openId = openId === guest.id ? null : guest.id)}
 				>
 					<bdi>{guest.name}</bdi>
-					{#if guest.glasses}<span class="quiet">glasses</span>{/if}
+					{#if guest.glasses}<span class="quiet">{say.glasses}</span>{/if}
 					{#if guest.build !== 'adult'}<span class="quiet">{guest.build}</span>{/if}
 					<span class="count" class:none={count === 0}>{shotsWords(count)}</span>
 				</button>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { rowMenuText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import type { ShotRecord } from '$data/store/database';
 	import Menu from '../shared/Menu.svelte';
@@ -24,31 +26,33 @@
 	}
 </script>
 
-<Menu text="⋯" label="more for {record.shot.title}" bind:isOpen>
+<Menu text="⋯" label={say.moreFor(record.shot.title)} bind:isOpen>
 	<DropdownItem onclick={() => then(() => (day.editingId = record.id))}
-		>Name, time and place…</DropdownItem
+		>{say.nameTimeAndPlace}</DropdownItem
 	>
-	<DropdownItem onclick={() => then(() => day.duplicate(record))}>Duplicate</DropdownItem>
+	<DropdownItem onclick={() => then(() => day.duplicate(record))}>{common.duplicate}</DropdownItem>
 	<DropdownItem
 		onclick={() =>
 			then(() =>
 				day.changeSlot(
 					record,
 					{ isLocked: !isLocked },
-					`${isLocked ? 'unlocking' : 'locking'} the time of “${record.shot.title}”`
+					say.theTimeOf(isLocked ? 'unlocking' : 'locking', record.shot.title)
 				)
-			)}>{isLocked ? 'Unlock' : 'Lock'} the time</DropdownItem
+			)}>{say.theTime(isLocked ? say.unlock : say.lock)}</DropdownItem
 	>
 	{#if !isFirst && !isLocked}
-		<DropdownItem onclick={() => then(() => day.move(record, place - 1))}>Earlier</DropdownItem>
+		<DropdownItem onclick={() => then(() => day.move(record, place - 1))}
+			>{say.earlier}</DropdownItem
+		>
 	{/if}
 	{#if !isLast && !isLocked}
-		<DropdownItem onclick={() => then(() => day.move(record, place + 1))}>Later</DropdownItem>
+		<DropdownItem onclick={() => then(() => day.move(record, place + 1))}>{say.later}</DropdownItem>
 	{/if}
 	{#each others as job (job.id)}
 		<DropdownItem onclick={() => then(() => day.moveToJob(record, job))}
-			>Move to “<bdi>{job.title}</bdi>”</DropdownItem
+			>{say.moveTo}<bdi>{job.title}</bdi>”</DropdownItem
 		>
 	{/each}
-	<DropdownItem onclick={() => then(() => day.takeOut(record))}>Take out</DropdownItem>
+	<DropdownItem onclick={() => then(() => day.takeOut(record))}>{common.remove}</DropdownItem>
 </Menu>

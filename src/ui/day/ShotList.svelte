@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { shotListText as say } from '$words/screens/day';
 	import { dragHandle, dragHandleZone, SHADOW_ITEM_MARKER_PROPERTY_NAME } from 'svelte-dnd-action';
 	import { tick } from 'svelte';
 	import { dueAt, pausesIn } from '$core/day/schedule';
@@ -53,8 +54,8 @@
 		const start = draggedId === null ? undefined : wouldStart?.[draggedId];
 		if (!wouldStart || !start) return '';
 		const others = Object.keys(wouldStart).length - 1;
-		const rest = others === 1 ? 'one other shot moves' : `${count(others)} other shots move`;
-		return `Here it starts at ${clock(start)}; ${rest}.`;
+		const rest = others === 1 ? say.oneOtherShotMoves : say.otherShotsMove(count(others));
+		return say.hereItStartsAt(clock(start), rest);
 	});
 	function consider({ detail }: CustomEvent<Dragging>) {
 		dragged = detail.items;
@@ -73,7 +74,7 @@
 
 <ol
 	class="shots"
-	aria-label="Shots of the day"
+	aria-label={say.shotsOfTheDay}
 	use:dragHandleZone={{
 		items: [...items],
 		flipDurationMs: FLIP_MS,
@@ -90,7 +91,7 @@
 		<li data-shot={record.id}>
 			<div class="line" class:far={items.length > 30}>
 				{#if isWhole && record.slot.isLocked}
-					<span class="locked" title="The time is locked" aria-hidden="true">
+					<span class="locked" title={say.theTimeIsLocked} aria-hidden="true">
 						<svg viewBox="0 0 12 14"><path d="M3 6V4a3 3 0 0 1 6 0v2M1.5 6h9v7h-9z" /></svg>
 					</span>
 				{:else if isWhole}
@@ -101,7 +102,7 @@
 						tabindex="0"
 						bind:this={handles[record.id]}
 						use:dragHandle
-						aria-label="Move {record.shot.title}: drag, or Alt with the arrows"
+						aria-label={say.moveDragOrAltWithThe(record.shot.title)}
 						onkeydown={(event) => nudge(event, record, i)}
 					>
 						⠿

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { shotRowText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import type { Solution } from '$core/study/plan';
 	import { STATUSES } from '$core/format/job';
 	import type { ShotRecord } from '$data/store/database';
@@ -72,9 +74,11 @@
 	<button
 		class="time"
 		type="button"
-		aria-label="{clock(slot.startsAt)}, {durationWords(slot.minutes)}{slot.isLocked
-			? ', locked'
-			: ''}: change"
+		aria-label={say.change(
+			clock(slot.startsAt),
+			durationWords(slot.minutes),
+			slot.isLocked ? say.locked : ''
+		)}
 		onclick={() => (day.editingId = record.id)}
 	>
 		{#if wouldStart}
@@ -82,8 +86,8 @@
 			<span><s>{clock(slot.startsAt)}</s></span>
 		{:else}
 			<strong>{clock(slot.startsAt)}</strong>
-			<span>{durationWords(slot.minutes)}{slot.isLocked ? ', locked' : ''}</span>
-			{#if isDue}<span class="due">due</span>{/if}
+			<span>{durationWords(slot.minutes)}{slot.isLocked ? say.locked : ''}</span>
+			{#if isDue}<span class="due">{say.due}</span>{/if}
 		{/if}
 	</button>
 	<div class="drawing">
@@ -101,7 +105,7 @@
 				{/if}
 				<Named {shot} text={verdict} />
 			{:else if isNear && shot.people.length + shot.things.length === 0}
-				Nobody is there yet.
+				{say.nobodyIsThereYet}
 			{/if}
 		</p>
 		{#if slot.status === 'taken' && slot.taken}<TakenLine taken={slot.taken} />{/if}
@@ -111,7 +115,7 @@
 		<div class="status">
 			<Pick
 				quiet
-				label="status of {shot.title}"
+				label={say.statusOf(shot.title)}
 				options={statuses}
 				value={slot.status}
 				onchoose={(status) => day.setStatus(record, status)}
@@ -119,7 +123,7 @@
 		</div>
 		<div class="tools">
 			<button class="knob" type="button" onclick={() => day.go(record.id, 'card')}
-				>Card<span class="sr-only"> of {shot.title}</span></button
+				>{common.card}<span class="sr-only"> {say.of(shot.title)}</span></button
 			>
 			<RowMenu {day} {record} {isFirst} {isLast} />
 		</div>

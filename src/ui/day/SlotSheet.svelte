@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { slotSheetText as say } from '$words/screens/day';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../fields/Amount.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
@@ -10,13 +12,13 @@
 	let { day }: { day: DayView } = $props();
 
 	const record = $derived(day.shots.find(({ id }) => id === day.editingId));
-	const words = $derived(`the time of “${record?.shot.title}”`);
+	const words = $derived(say.theTimeOf(record?.shot.title ?? ''));
 	const newGesture = () => crypto.randomUUID();
 	let gesture = '';
 </script>
 
 <Modal
-	title="Name, time and place"
+	title={say.nameTimeAndPlace}
 	size="xs"
 	bind:open={() => record !== undefined, (open) => !open && (day.editingId = null)}
 >
@@ -24,7 +26,7 @@
 		{@const { shot, slot } = record}
 		<div class="stack">
 			<label>
-				what
+				{say.what}
 				<input
 					class="typed"
 					type="text"
@@ -33,14 +35,14 @@
 					onfocus={() => (gesture = newGesture())}
 					onchange={(event) => {
 						const title = event.currentTarget.value.trim();
-						if (title) day.changeShot(record, { ...shot, title }, `renaming “${shot.title}”`);
+						if (title) day.changeShot(record, { ...shot, title }, say.renaming(shot.title));
 						else event.currentTarget.value = shot.title;
 					}}
 				/>
 			</label>
 			<div class="pair">
 				<label>
-					starts
+					{say.starts}
 					<input
 						class="typed"
 						type="datetime-local"
@@ -54,7 +56,7 @@
 				</label>
 				<Amount
 					of="job.shots.minutes"
-					label="takes"
+					label={say.takes}
 					value={slot.minutes}
 					step={5}
 					onchange={(minutes, by) => day.changeSlot(record, { minutes }, words, by)}
@@ -68,27 +70,27 @@
 					onchange={(event) =>
 						day.changeSlot(record, { isLocked: event.currentTarget.checked }, words)}
 				/>
-				this time is locked: it stays when other shots move
+				{say.thisTimeIsLockedItStays}
 			</label>
 			<label>
-				where
+				{say.where}
 				<input
 					class="typed"
 					type="text"
 					maxlength={JOB_LIMITS.place}
 					value={slot.place}
-					placeholder="stone steps"
+					placeholder={say.stoneSteps}
 					onfocus={() => (gesture = newGesture())}
 					oninput={(event) =>
 						day.changeSlot(
 							record,
 							{ place: event.currentTarget.value },
-							`the place of “${shot.title}”`,
+							say.thePlaceOf(shot.title),
 							gesture
 						)}
 				/>
 			</label>
-			<Button onclick={() => (day.editingId = null)}>Done</Button>
+			<Button onclick={() => (day.editingId = null)}>{common.done}</Button>
 		</div>
 	{/if}
 </Modal>

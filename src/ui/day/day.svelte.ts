@@ -1,3 +1,5 @@
+import { dayText as say } from '$words/screens/day';
+import { commonText as common } from '$words/screens/common';
 import { later, minuteOf, moved } from '$core/day/schedule';
 import type { Guest, Status } from '$core/format/job';
 import { LIMITS, type Shot } from '$core/format/shot';
@@ -23,7 +25,7 @@ export class DayView {
 
 	get job(): Job {
 		const { job } = this.session;
-		if (!job) throw new Error('no job is open');
+		if (!job) throw new Error(common.noJobIsOpen);
 		return job;
 	}
 
@@ -49,7 +51,7 @@ export class DayView {
 	}
 
 	setStatus(record: ShotRecord, status: Status): void {
-		this.changeSlot(record, { status }, `marking “${record.shot.title}” as ${status}`);
+		this.changeSlot(record, { status }, say.markingAs(record.shot.title, status));
 	}
 
 	changeSlot({ id, slot }: ShotRecord, change: Partial<Slot>, words: string, gesture?: string) {
@@ -67,7 +69,7 @@ export class DayView {
 		const slots = this.session.library.shots
 			.filter(({ slot }) => slot.jobId === this.job.id)
 			.map(({ id, slot }) => ({ shotId: id, change: { startsAt: later(slot.startsAt, days) } }));
-		const words = 'the date of the day';
+		const words = say.theDateOfTheDay;
 		this.session.day.change(words, this.job.id, { job: { date }, slots }, gesture);
 	}
 
@@ -97,12 +99,12 @@ export class DayView {
 				? []
 				: [{ shotId, change: { startsAt, position } }];
 		});
-		if (slots.length > 0) this.session.day.change(`moving “${shot.title}”`, this.job.id, { slots });
+		if (slots.length > 0) this.session.day.change(say.moving(shot.title), this.job.id, { slots });
 	}
 
 	async duplicate({ shot, slot }: ShotRecord): Promise<void> {
 		const { minutes, place } = slot;
-		const title = `${shot.title} (copy)`.slice(0, LIMITS.title);
+		const title = say.copy(shot.title).slice(0, LIMITS.title);
 		await addShot(this.session, { ...shot, title }, { minutes, place });
 	}
 
@@ -110,7 +112,7 @@ export class DayView {
 	addShots(records: readonly ShotRecord[]): void {
 		if (records.length === 0) return;
 		this.session.library.add(this.job, records);
-		this.session.day.noteAdded(`adding ${records.length} shots`, records);
+		this.session.day.noteAdded(say.addingShots(records.length), records);
 	}
 
 	async takeOut({ id }: ShotRecord): Promise<void> {
@@ -120,7 +122,7 @@ export class DayView {
 	/** Moves a shot to another job, at its time of day there. */
 	moveToJob(record: ShotRecord, job: Job): void {
 		const startsAt = `${job.date}${record.slot.startsAt.slice(10)}`;
-		const words = `moving “${record.shot.title}” to “${job.title}”`;
+		const words = say.movingTo(record.shot.title, job.title);
 		const here = this.shots.filter(({ id }) => id !== record.id);
 		this.changeSlot(record, { jobId: job.id, startsAt }, words);
 		if (this.session.shotId === record.id && here[0]) void this.session.open(here[0].id);

@@ -1,3 +1,4 @@
+import { pastingText as say } from '$words/screens/day';
 import type { Pasted } from '$core/day/pastedList';
 import { newGuest, sameName } from '$core/day/guests';
 import { JOB_LIMITS, type Guest } from '$core/format/job';
@@ -40,7 +41,7 @@ export function takePasted(day: DayView, lines: readonly Decided[]): void {
 	const people = peopleOf(day.job.people, wanted);
 	const { job } = day;
 	if (people.length !== job.people.length || people.some((one, i) => one !== job.people[i])) {
-		day.changePeople(people, 'the pasted people');
+		day.changePeople(people, say.thePastedPeople);
 	}
 	const records = wanted.flatMap(({ one }, i): ShotRecord[] => {
 		if (one.kind !== 'shot') return [];

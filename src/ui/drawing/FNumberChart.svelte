@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { fNumberChartText as say } from '$words/screens/drawing';
+	import { commonText as common } from '$words/screens/common';
 	import { nominalFNumber } from '$core/optics/fNumber';
 	import { settings } from '../shared/settings.svelte';
 	import { namesBelow } from './chartNames';
@@ -28,7 +30,7 @@
 	const HEIGHT_PX = 300;
 	const besides = { left: 64, right: 10 };
 	/** So few f-numbers all have their number. */
-	const FEW = 10;
+	const MOST_LABELLED = 10;
 	const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
 
 	/** Plotly reads some tags in its texts; a name is only a name. */
@@ -50,7 +52,7 @@
 				const inks = ['--sharp', '--ink', '--focus', '--marginal', '--soft'].map(colour);
 				const names = drawn.map(({ name }) => name);
 				const below = namesBelow(names, node.clientWidth, besides.left + besides.right);
-				const ticks = rungs.filter((_, i) => rungs.length <= FEW || i % 3 === 0);
+				const ticks = rungs.filter((_, i) => rungs.length <= MOST_LABELLED || i % 3 === 0);
 				return plotly.react(
 					node,
 					drawn.map((line, i) => ({
@@ -74,7 +76,7 @@
 						font: { family: style.fontFamily, color: colour('--ink'), size: 13 },
 						xaxis: {
 							type: 'log',
-							title: { text: 'f-number', standoff: 6 },
+							title: { text: common.fNumber, standoff: 6 },
 							tickvals: ticks,
 							ticktext: ticks.map((f) => String(nominalFNumber(f))),
 							gridcolor: colour('--rule'),
@@ -119,7 +121,7 @@
 </script>
 
 {#if failed}
-	<p>The chart could not be loaded. The result is in {elsewhere}.</p>
+	<p>{say.theChartCouldNotBeLoaded(elsewhere)}</p>
 {:else}
 	<div bind:this={box} class="chart" role="img" aria-label={label}></div>
 {/if}

@@ -15,10 +15,10 @@
 	let { shot, widthPx = 104, heightPx = 60 }: Props = $props();
 
 	/** The view keeps room for rulers that are not drawn here, px. */
-	const SPARE = 40;
+	const RULER_ROOM_PX = 40;
 	const view = $derived.by(() => {
 		const pane = { side: 'above', isTall: false } as const;
-		const large = { widthPx: widthPx + 2 * SPARE, heightPx: heightPx + 2 * SPARE };
+		const large = { widthPx: widthPx + 2 * RULER_ROOM_PX, heightPx: heightPx + 2 * RULER_ROOM_PX };
 		const fitted = fit({ ...pane, ...large }, fittedPoints(shot));
 		return { ...fitted, widthPx, heightPx };
 	});

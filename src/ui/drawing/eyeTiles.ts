@@ -1,3 +1,5 @@
+import { eyeTilesText as say } from '$words/screens/drawing';
+import { commonText as common } from '$words/screens/common';
 import { landmarkPoint } from '$core/anatomy/head';
 import type { Sighting } from '$core/anatomy/sight';
 import type { State } from '$core/format/plan';
@@ -40,7 +42,7 @@ export interface EyeTile {
 /** Pixels over which blur is seen at full size. */
 const SEEN_PX = 2;
 /** Room around a pair of eyes, as shares of their distance; for an eye alone, of its own width. */
-const ROOM = 1.75;
+const ROOM_SHARE = 1.75;
 const EYE_M = 0.06;
 
 /**
@@ -120,7 +122,7 @@ function pairOf(
 	const spread = Math.max(...places.map(({ x }) => x)) - Math.min(...places.map(({ x }) => x));
 	const eyeMm = (EYE_M * v) / (seen[0]?.seen.depthM ?? 1);
 	const tall = Math.max(...places.map(({ y }) => y)) - Math.min(...places.map(({ y }) => y));
-	const least = Math.max(spread * ROOM, eyeMm, ((tall + 0.5 * eyeMm) * widthPx) / heightPx);
+	const least = Math.max(spread * ROOM_SHARE, eyeMm, ((tall + 0.5 * eyeMm) * widthPx) / heightPx);
 	return closeUpAt(drawable.scene, at, least, widthPx, heightPx);
 }
 
@@ -150,17 +152,17 @@ export function faceParts(drawable: Drawable, personId: string, sidePx: number):
 	const isLeftNearer = dot(subtract(scene.pose.position, head.origin), head.left) > 0;
 	const look = (landmark: Landmark) => seenFrom(scene.pose, landmarkPoint(head, landmark));
 	const parts = [
-		{ key: 'near', title: 'near eye', landmark: near.landmark, seen: near.seen },
-		{ key: 'far', title: 'far eye', landmark: far.landmark, seen: far.seen },
+		{ key: 'near', title: common.nearEye, landmark: near.landmark, seen: near.seen },
+		{ key: 'far', title: say.farEye, landmark: far.landmark, seen: far.seen },
 		{
 			key: 'nose',
-			title: 'nose',
+			title: say.nose,
 			landmark: 'nose-tip',
 			seen: look('nose-tip')
 		},
 		{
 			key: 'ear',
-			title: 'ear',
+			title: say.ear,
 			landmark: null,
 			seen: look(isLeftNearer ? 'left-ear' : 'right-ear')
 		}

@@ -1,3 +1,4 @@
+import { frameSceneText as say } from '$words/screens/drawing';
 import { headPoint, landmarkPoint } from '$core/anatomy/head';
 import { pictureOutline, type Flat, type Outline } from '$core/anatomy/outline';
 import type { Sighting } from '$core/anatomy/sight';
@@ -84,7 +85,7 @@ export function drawFrame(drawable: Drawable): Drawn[] {
 				width,
 				height,
 				met,
-				seen: part === '' || part === 'hidden' ? part : `${part} seen`
+				seen: part === '' || part === 'hidden' ? part : say.seen(part)
 			}
 		];
 	});

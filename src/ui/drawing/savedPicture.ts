@@ -1,3 +1,5 @@
+import { savedPictureText as say } from '$words/screens/drawing';
+import { commonText as common } from '$words/screens/common';
 import { whereStands } from '$core/arrange/rows';
 import type { Focus } from '$core/format/plan';
 import type { Scene } from '$core/study/scene';
@@ -21,19 +23,19 @@ const ON_SHEET_PX = 840;
 /** What a picture shows: settings, and on what the lens is focused. */
 export function captionOf({ plan, study }: Solution, units: Units, hasNames: boolean): string {
 	const { focus, fNumber } = plan;
-	if (!focus || fNumber === null) return 'nothing to focus on';
+	if (!focus || fNumber === null) return say.nothingToFocusOn;
 	const on =
 		focus.kind === 'depth' || focus.kind === 'plane'
-			? `a plane ${distance(focus.depthM, units)} away`
+			? say.aPlaneAway(distance(focus.depthM, units))
 			: focus.kind === 'thing' || hasNames
 				? nameOf(study.shot, spotRef(focus))
 				: namelessly(focus, study.scene);
-	return `${fStop(fNumber)}, focused on ${on}`;
+	return say.focusedOn(fStop(fNumber), on);
 }
 
 /** "the left eye, middle row, third from left" */
 function namelessly({ landmark, personId }: Focus, { rows }: Scene): string {
-	const part = `the ${landmarkFacts(landmark ?? 'left-eye').words}`;
+	const part = say.the(landmarkFacts(landmark ?? 'left-eye').words);
 	const where = personId ? whereWords(whereStands(rows, personId)) : '';
 	return [part, where].filter(Boolean).join(', ');
 }
@@ -49,14 +51,14 @@ export function textsOf(
 		const { focus } = solution.plan;
 		return [
 			captionOf(solution, units, hasNames),
-			`${Math.round(shot.camera.focalMm)} mm`,
-			`sensor ${shot.body.sensor.widthMm} × ${shot.body.sensor.heightMm} mm`,
-			...(focus ? [`${distance(focus.fromSensorM, units)} from the sensor mark`] : [])
+			say.mm(Math.round(shot.camera.focalMm)),
+			say.sensorMm(shot.body.sensor.widthMm, shot.body.sensor.heightMm),
+			...(focus ? [say.fromTheSensorMark(distance(focus.fromSensorM, units))] : [])
 		].join(', ');
 	});
 	const [first] = solutions;
 	return {
-		Software: 'Focalis',
+		Software: common.focalis,
 		Description: lines.join('\n'),
 		...(hasNames && first ? { Title: first.study.shot.title, Comment: first.study.shot.notes } : {})
 	};
@@ -145,7 +147,7 @@ export async function pngOf(
 	texts: Readonly<Record<string, string>>
 ): Promise<Blob> {
 	const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-	if (!blob) throw new Error('this browser could not make a picture file');
+	if (!blob) throw new Error(common.thisBrowserCouldNotMakeA);
 	const png = withTexts(new Uint8Array(await blob.arrayBuffer()), texts);
 	return new Blob([png as Uint8Array<ArrayBuffer>], { type: 'image/png' });
 }

@@ -1,3 +1,5 @@
+import { stageSceneText as say } from '$words/screens/drawing';
+import { commonText as common } from '$words/screens/common';
 import type { Take } from '$core/study/candidate';
 import { headPoint } from '$core/anatomy/head';
 import { flatOutline, type Flat, type Outline } from '$core/anatomy/outline';
@@ -259,7 +261,7 @@ export function stageObjects(
 	handle: Flat | null
 ): StageObject[] {
 	return [
-		{ ref: CAMERA, at: toPx(view, scene.pose.position), label: 'camera' },
+		{ ref: CAMERA, at: toPx(view, scene.pose.position), label: common.camera },
 		...heads.map(({ id, name, outline }) => ({
 			ref: { kind: 'person', id } as const,
 			at: { x: outline.x, y: outline.y },
@@ -271,6 +273,6 @@ export function stageObjects(
 			label: thing.label
 		})),
 		...rowLabels(view, scene),
-		...(handle ? [{ ref: PLANE, at: handle, label: 'plane of focus' }] : [])
+		...(handle ? [{ ref: PLANE, at: handle, label: say.planeOfFocus }] : [])
 	];
 }

@@ -11,9 +11,9 @@ import { toWorld, type StageView } from './stageView';
 const CELL_PX = 5;
 /** At this ratio nothing is left of the wash. */
 const FADED_RATIO = 2.6;
-const STRONGEST = 0.4;
+const MAX_OPACITY = 0.4;
 /** Outside the picture the wash is this much weaker. */
-const OUTSIDE = 0.35;
+const OUTSIDE_WEIGHT = 0.35;
 
 /** Where it is sharp, through which lens: all that the wash and the line of focus depend on. */
 export type Zone = Pick<Scene, 'pose' | 'toleranceMm'> &
@@ -82,11 +82,11 @@ function fill(
 			seen.cosOffAxis = seen.depthM / seen.distanceM;
 			const ratio = defocusAt(focus, fNumber, seen) / toleranceMm;
 			if (ratio >= FADED_RATIO) continue;
-			const strength = STRONGEST * (1 - ratio / FADED_RATIO);
+			const strength = MAX_OPACITY * (1 - ratio / FADED_RATIO);
 			data[at] = r;
 			data[at + 1] = g;
 			data[at + 2] = b;
-			data[at + 3] = 255 * (isInFrame(pose, seen) ? strength : strength * OUTSIDE);
+			data[at + 3] = 255 * (isInFrame(pose, seen) ? strength : strength * OUTSIDE_WEIGHT);
 		}
 	}
 }

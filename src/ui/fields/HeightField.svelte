@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { heightFieldText as say } from '$words/screens/fields';
 	import { heightM } from '$core/day/heights';
 	import { heightWords } from '$words/day';
 	import { settings } from '../shared/settings.svelte';
@@ -27,9 +28,9 @@
 		const metres = heightM(alone ? `${text} ${unit}` : text);
 		problem =
 			metres === null
-				? `such as ${heightWords(value, settings.units)}`
+				? say.suchAs(heightWords(value, settings.units))
 				: metres < low || metres > high
-					? `${heightWords(low, settings.units)} to ${heightWords(high, settings.units)}`
+					? say.to(heightWords(low, settings.units), heightWords(high, settings.units))
 					: '';
 		if (metres !== null && problem === '') onchange(metres);
 		else input.value = shown;

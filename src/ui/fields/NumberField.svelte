@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { numberFieldText as say } from '$words/screens/fields';
 	/**
 	 * A number with its unit. It takes effect as it is typed, when it is a number within bounds; what
 	 * is not is said beside it and changes nothing. All of one visit to the field is one gesture.
@@ -38,11 +39,9 @@
 	const problem = $derived.by(() => {
 		if (typed === null) return '';
 		const number = parse(typed);
-		if (Number.isNaN(number)) return 'a number, please';
+		if (Number.isNaN(number)) return say.aNumberPlease;
 		const round = (n: number) => Number(n.toFixed(digits));
-		return number < low || number > high
-			? `${round(low)} to ${round(high)}${unit && ` ${unit}`}`
-			: '';
+		return number < low || number > high ? say.to(round(low), round(high), unit && ` ${unit}`) : '';
 	});
 
 	/** A decimal comma is as good as a point. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { smallPictureText as say } from '$words/screens/frames';
 	import { watchSight } from '../browser/sight';
 	import { smallPicture } from './pictures';
 
@@ -34,7 +35,7 @@
 
 <span class="small" bind:this={place}>
 	{#if address}<img src={address} alt="" draggable="false" />{:else if !file}<span
-			>choose it again to see it</span
+			>{say.chooseItAgainToSeeIt}</span
 		>{/if}
 </span>
 

@@ -1,3 +1,5 @@
+import { followingText as say } from '$words/screens/frames';
+import { commonText as common } from '$words/screens/common';
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 import type { PointedSpot } from '$core/format/review';
 import type { PointedAt } from '../../photograph/follow';
@@ -68,8 +70,7 @@ export class Following {
 		this.isBeginning = true;
 		try {
 			const spot = await this.#lookIn(file, pointing, file, control.signal);
-			if (!spot?.edges)
-				throw new Error('there is nothing to measure by: tap an edge, or some detail');
+			if (!spot?.edges) throw new Error(say.thereIsNothingToMeasureThere);
 			if (!control.signal.aborted) this.#found(id, pointing.id, spot);
 		} catch (error) {
 			this.#fail(error, control.signal);
@@ -105,7 +106,7 @@ export class Following {
 
 	/** It is no longer looked for. */
 	forget(spotId: string): void {
-		this.#sought.get(spotId)?.control.abort(new Error('given up'));
+		this.#sought.get(spotId)?.control.abort(new Error(common.givenUp));
 		this.#sought.delete(spotId);
 		this.problem = '';
 	}

@@ -1,3 +1,4 @@
+import { frameFoldersText as say } from '$words/screens/frames';
 import type { FrameFolder } from '$data/store/database';
 import type { FolderShelf } from '$data/store/folderShelf';
 import { chosenFolder, filesOf, rootsOf } from '../browser/folders';
@@ -48,16 +49,14 @@ export class FrameFolders {
 		const guard = folder as unknown as Guarded;
 		const leave = await guard.requestPermission?.({ mode: 'read' });
 		if (leave && leave !== 'granted') {
-			throw new Error(`The browser does not let Focalis read “${folder.name}”.`);
+			throw new Error(say.theBrowserDoesNotLetFocalis(folder.name));
 		}
 		try {
 			return await filesOf(folder);
 		} catch (error) {
 			const isGone = error instanceof DOMException && error.name === 'NotFoundError';
 			throw new Error(
-				isGone
-					? `“${folder.name}” is not there. Put its card in, or choose where the frames are now.`
-					: `“${folder.name}” could not be read. Choose the frames in it instead.`,
+				isGone ? say.isNotTherePutItsCard(folder.name) : say.couldNotBeReadChooseThe(folder.name),
 				{ cause: error }
 			);
 		}

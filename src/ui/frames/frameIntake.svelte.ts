@@ -1,3 +1,4 @@
+import { frameIntakeText as say } from '$words/screens/frames';
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 import { isUnsaid, type Judgement, type PointedSpot } from '$core/format/review';
 import type { FrameRecord } from '$data/store/database';
@@ -17,7 +18,7 @@ import { SaidBefore } from './saidBefore';
 import { ChosenSidecars } from './sidecars';
 
 /** Frames are kept in lots: one by one the store would be asked too often, many at once would hold the page up. */
-const LOT = 4;
+const FRAMES_PER_WRITE = 4;
 /** So many files are taken in at once: each is looked up by the browser and gets its place on the page. */
 const TAKEN_AT_ONCE = 6;
 /** A worker that has measured so many is ended, and another begins: what it no longer uses is given back at once. */
@@ -75,7 +76,7 @@ export class FrameIntake {
 			}
 			this.#putInOrder();
 		} catch {
-			this.trouble = 'What was measured before cannot be read; the frames are measured anew.';
+			this.trouble = say.earlierMeasurementsCannotBeReadThe;
 		}
 	}
 
@@ -178,7 +179,7 @@ export class FrameIntake {
 						this.#taken.delete(id);
 						if (signal.aborted) break;
 						const why = error instanceof Error ? error.message : String(error);
-						this.#settle(id, { problem: `It could not be measured: ${why}.` });
+						this.#settle(id, { problem: say.itCouldNotBeMeasured(why) });
 					}
 				}
 			})
@@ -254,7 +255,7 @@ export class FrameIntake {
 		this.#files.set(id, { ...known, ...result });
 		if (!result.measured) return;
 		this.#fresh.push(id);
-		if (this.#fresh.length >= LOT) void this.#keep();
+		if (this.#fresh.length >= FRAMES_PER_WRITE) void this.#keep();
 		void this.following.look();
 	}
 
@@ -286,7 +287,7 @@ export class FrameIntake {
 
 	#told(error: unknown): void {
 		const why = error instanceof Error ? error.message : String(error);
-		this.trouble = `What was measured is not kept (${why}). It stays until this window is closed.`;
+		this.trouble = say.theMeasurementsAreNotSavedThey(why);
 	}
 
 	/** The same file has the same name, size and time. */

@@ -1,3 +1,5 @@
+import { arrangementsText as say } from '$words/screens/keeping';
+import { commonText as common } from '$words/screens/common';
 import type { FigurePart } from '$core/anatomy/figure';
 import { setUp } from '$core/arrange/setUp';
 import type { Lens, Shot } from '$core/format/shot';
@@ -14,12 +16,12 @@ export interface Arrangement {
 }
 
 export const ARRANGEMENTS: readonly Arrangement[] = [
-	{ key: 'portrait', title: 'One person', counts: [1], part: 'head-and-shoulders' },
-	{ key: 'couple', title: 'A couple', counts: [2], part: 'waist-up' },
-	{ key: 'walk', title: 'Two walking in', counts: [2], part: 'full-length', motion: 'walking' },
-	{ key: 'row', title: 'A row of six', counts: [6], part: 'waist-up' },
-	{ key: 'steps', title: 'Three rows on steps', counts: [5, 6, 4], part: 'full-length' },
-	{ key: 'crowd', title: 'A crowd', counts: [8, 9, 8, 9], part: 'full-length' }
+	{ key: 'portrait', title: say.onePerson, counts: [1], part: 'head-and-shoulders' },
+	{ key: 'couple', title: common.aCouple, counts: [2], part: 'waist-up' },
+	{ key: 'walk', title: say.twoWalkingIn, counts: [2], part: 'full-length', motion: 'walking' },
+	{ key: 'row', title: say.aRowOfSix, counts: [6], part: 'waist-up' },
+	{ key: 'steps', title: say.threeRowsOnSteps, counts: [5, 6, 4], part: 'full-length' },
+	{ key: 'crowd', title: say.aCrowd, counts: [8, 9, 8, 9], part: 'full-length' }
 ];
 
 /** A new shot in an arrangement, with a lens. */

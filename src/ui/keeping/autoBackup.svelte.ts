@@ -1,3 +1,4 @@
+import { autoBackupText as say } from '$words/screens/keeping';
 import type { BackupFolder } from '$data/store/database';
 import { backupName, backupNow } from './backupNow';
 import type { Keeping } from './promise.svelte';
@@ -125,13 +126,13 @@ export class AutoBackup {
 	#say(error: unknown): void {
 		const name = error instanceof DOMException ? error.name : '';
 		if (name === 'NotAllowedError') this.isAsleep = true;
-		this.problem = PROBLEMS[name] ?? 'It could not be written.';
+		this.problem = PROBLEMS[name] ?? say.itCouldNotBeWritten;
 		this.soon();
 	}
 }
 
 const PROBLEMS: Readonly<Record<string, string>> = {
-	NotFoundError: 'The folder is not there any more.',
-	NotAllowedError: 'The browser does not let Focalis write there.',
-	QuotaExceededError: 'There is no room left.'
+	NotFoundError: say.theFolderIsNotThereAny,
+	NotAllowedError: say.theBrowserDoesNotLetFocalis,
+	QuotaExceededError: say.thereIsNoRoomLeft
 };

@@ -1,3 +1,5 @@
+import { dayActionsText as say } from '$words/screens/keeping';
+import { commonText as common } from '$words/screens/common';
 import { endOf, timeAt } from '$core/day/schedule';
 import type { Shot } from '$core/format/shot';
 import type { Job, ShotRecord, Slot } from '$data/store/database';
@@ -40,12 +42,12 @@ export async function addShot(
 	shot: Shot,
 	more: Partial<Slot> = {}
 ): Promise<void> {
-	const job = session.job ?? newJob('My shots');
+	const job = session.job ?? newJob(common.myShots);
 	const slot = { ...nextSlot(job, session.jobShots), ...more };
 	const fresh = { id: crypto.randomUUID(), revision: 0, cursor: 0, shot, slot };
 	if (!session.job) return session.addJob(job, [fresh]);
 	await session.enter(fresh);
-	session.day.noteAdded(`adding “${shot.title}”`, [fresh]);
+	session.day.noteAdded(say.adding(shot.title), [fresh]);
 }
 
 /** Takes a shot out of its job, or puts it back; another one is opened in its stead. */
@@ -59,7 +61,7 @@ export async function setRemoved(
 	if (!record) return;
 	const { jobId } = record.slot;
 	const place = session.jobShots.findIndex(({ id }) => id === shotId);
-	const what = isRemoved ? 'taking out' : 'bringing back';
+	const what = isRemoved ? say.removing : say.bringingBack;
 	session.day.change(`${what} “${record.shot.title}”`, jobId, {
 		slots: [{ shotId, change: { isRemoved } }]
 	});

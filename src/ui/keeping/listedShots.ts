@@ -1,3 +1,4 @@
+import { commonText as common } from '$words/screens/common';
 import { withGuest, newGuest } from '$core/day/guests';
 import { later } from '$core/day/schedule';
 import type { DayShot, Guest, JobFile } from '$core/format/job';
@@ -55,7 +56,7 @@ export function freshShot(
 			const guest = guests.find((one) => one.name === name) ?? newGuest(name);
 			return withGuest(all, guest, settings.framing);
 		},
-		newShot(title || 'New shot')
+		newShot(title || common.newShot)
 	);
 	return {
 		id: crypto.randomUUID(),

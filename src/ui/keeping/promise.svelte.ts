@@ -1,3 +1,4 @@
+import { promiseText as say } from '$words/screens/keeping';
 import { settings } from '../shared/settings.svelte';
 
 /** How safe the work is in this browser: its promise to keep it, the space used, the last backup. */
@@ -30,20 +31,20 @@ export class Keeping {
 	});
 	readonly backupWords = $derived.by(() => {
 		const { backedUpAt } = settings;
-		if (backedUpAt === null) return 'No backup yet.';
+		if (backedUpAt === null) return say.noBackupYet;
 		// asked for only here: the first format of dates takes a slow phone a tenth of a second
 		const format = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-		return `Last backup: ${format.format(backedUpAt)}.`;
+		return say.lastBackup(format.format(backedUpAt));
 	});
 	readonly storageWords = $derived.by(() => {
 		const promise = {
-			true: 'This browser promises to keep everything until you erase it.',
-			false: 'This browser may clear everything when the device runs out of space: keep backups.',
-			null: 'This browser does not say whether it keeps everything: keep backups.'
+			true: say.thisBrowserPromisesToKeep,
+			false: say.thisBrowserMayClearEverythingWhen,
+			null: say.thisBrowserDoesNotSayWhether
 		}[`${this.isPromised}`];
 		if (this.#usedBytes === null) return promise;
-		const used = `${(this.#usedBytes / MEGABYTE).toFixed(1)} MB used`;
-		const room = this.#roomBytes ? ` of ${Math.round(this.#roomBytes / MEGABYTE)} MB` : '';
+		const used = say.mbUsed((this.#usedBytes / MEGABYTE).toFixed(1));
+		const room = this.#roomBytes ? say.ofMb(Math.round(this.#roomBytes / MEGABYTE)) : '';
 		return `${promise} ${used}${room}.`;
 	});
 

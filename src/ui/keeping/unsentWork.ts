@@ -1,3 +1,4 @@
+import { unsentWorkText as say } from '$words/screens/keeping';
 import { z } from 'zod';
 import { JobSchema, ShotRecordSchema, type Job, type ShotRecord } from '$data/store/database';
 import { PART_SCHEMAS, type PartsOf } from '$data/store/parts';
@@ -33,7 +34,7 @@ const PartSchema = z
 		const schema = PART_SCHEMAS[kind].nullable();
 		const [was, is] = [schema.safeParse(base), schema.safeParse(mine)];
 		if (was.success && is.success) return { kind, id, base: was.data, mine: is.data };
-		context.addIssue({ code: 'custom', message: 'it is no record' });
+		context.addIssue({ code: 'custom', message: say.itIsNotARecord });
 		return z.NEVER;
 	});
 const LeftSchema = z.strictObject({

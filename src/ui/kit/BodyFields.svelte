@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { bodyFieldsText as say } from '$words/screens/kit';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../fields/Amount.svelte';
 	import type { Body } from '$core/format/shot';
 	import { comfortIsoOf } from '$core/light/exposure';
@@ -18,11 +20,11 @@
 		set({ focusGrid: { ...body.focusGrid, ...change } });
 
 	const GRIDS = [
-		{ value: 'sparse', text: 'sparse, in the middle of the frame' },
-		{ value: 'coarse', text: 'coarse, over nearly all of it' },
-		{ value: 'fine', text: 'fine, over nearly all of it' },
-		{ value: 'touch', text: 'anywhere' },
-		{ value: 'own', text: 'as numbered below' }
+		{ value: 'sparse', text: say.sparseInTheMiddleOfThe },
+		{ value: 'coarse', text: say.coarseOverNearlyAllOfIt },
+		{ value: 'fine', text: say.fineOverNearlyAllOfIt },
+		{ value: 'touch', text: say.anywhere },
+		{ value: 'own', text: say.asNumberedBelow }
 	] as const;
 	const layout = $derived(
 		GRIDS.find(
@@ -36,7 +38,7 @@
 <div class="fields">
 	<Amount
 		of="shot.body.sensor.widthMm"
-		label="sensor, long side"
+		label={say.sensorLongSide}
 		value={body.sensor.widthMm}
 		low={body.sensor.heightMm}
 		step={0.1}
@@ -45,7 +47,7 @@
 	/>
 	<Amount
 		of="shot.body.sensor.heightMm"
-		label="short side"
+		label={say.shortSide}
 		value={body.sensor.heightMm}
 		high={body.sensor.widthMm}
 		step={0.1}
@@ -54,21 +56,21 @@
 	/>
 	<Amount
 		of="shot.body.sensor.pixelsAcross"
-		label="pixels along the long side"
+		label={say.pixelsAlongTheLongSide}
 		value={body.sensor.pixelsAcross}
 		onchange={(pixelsAcross) => sensor({ pixelsAcross })}
 		{newGesture}
 	/>
 	<Amount
 		of="shot.body.sensor.pixelsDown"
-		label="along the short side"
+		label={say.alongTheShortSide}
 		value={body.sensor.pixelsDown}
 		onchange={(pixelsDown) => sensor({ pixelsDown })}
 		{newGesture}
 	/>
 	<Amount
 		of="shot.body.iso.0"
-		label="lowest ISO"
+		label={say.lowestIso}
 		value={body.iso[0]}
 		high={comfortIso}
 		digits={0}
@@ -77,7 +79,7 @@
 	/>
 	<Amount
 		of="shot.body.iso.1"
-		label="highest ISO"
+		label={common.highestIso}
 		value={body.iso[1]}
 		low={body.iso[0]}
 		digits={0}
@@ -87,7 +89,7 @@
 	/>
 	<Amount
 		of="shot.body.comfortIso"
-		label="highest ISO you like"
+		label={common.highestIsoYouLike}
 		value={comfortIso}
 		low={body.iso[0]}
 		high={body.iso[1]}
@@ -97,7 +99,7 @@
 	/>
 	<Amount
 		of="shot.body.stabiliserStops"
-		label="stabiliser"
+		label={common.stabiliser}
 		value={body.stabiliserStops}
 		step={0.5}
 		onchange={(stabiliserStops) => set({ stabiliserStops })}
@@ -106,7 +108,7 @@
 	<Amount
 		shownAs="one-over"
 		of="shot.body.syncSpeedS"
-		label="fastest with flash, 1 over"
+		label={say.fastestWithFlash1Over}
 		value={body.syncSpeedS}
 		digits={0}
 		onchange={(syncSpeedS) => set({ syncSpeedS })}
@@ -115,37 +117,37 @@
 	<Amount
 		shownAs="one-over"
 		of="shot.body.fastestShutterS"
-		label="fastest shutter, 1 over"
+		label={say.fastestShutter1Over}
 		value={body.fastestShutterS}
 		digits={0}
 		onchange={(fastestShutterS) => set({ fastestShutterS })}
 		{newGesture}
 	/>
 	<Pick
-		label="focus points"
+		label={say.focusPoints}
 		options={GRIDS}
 		value={layout}
 		onchoose={(next) => next !== 'own' && set({ focusGrid: FOCUS_GRIDS[next] })}
 	/>
 	<Pick
-		label="most sensitive"
+		label={say.mostSensitive}
 		options={[
-			{ value: 'all', text: 'all of them' },
-			{ value: 'centre', text: 'the middle one' }
+			{ value: 'all', text: say.allOfThem },
+			{ value: 'centre', text: say.theMiddleOne }
 		]}
 		value={body.focusGrid.sensitive}
 		onchoose={(sensitive) => grid({ sensitive })}
 	/>
 	<Amount
 		of="shot.body.focusGrid.columns"
-		label="columns of points"
+		label={say.columnsOfPoints}
 		value={body.focusGrid.columns}
 		onchange={(columns) => grid({ columns })}
 		{newGesture}
 	/>
 	<Amount
 		of="shot.body.focusGrid.rows"
-		label="rows of points"
+		label={say.rowsOfPoints}
 		value={body.focusGrid.rows}
 		onchange={(rows) => grid({ rows })}
 		{newGesture}
@@ -153,7 +155,7 @@
 	<Amount
 		shownAs="percent"
 		of="shot.body.focusGrid.spanX"
-		label="share of the width with points"
+		label={say.shareOfTheWidthWithPoints}
 		value={body.focusGrid.spanX}
 		digits={1}
 		onchange={(spanX) => grid({ spanX })}
@@ -162,7 +164,7 @@
 	<Amount
 		shownAs="percent"
 		of="shot.body.focusGrid.spanY"
-		label="share of the height with points"
+		label={say.shareOfTheHeightWithPoints}
 		value={body.focusGrid.spanY}
 		digits={1}
 		onchange={(spanY) => grid({ spanY })}
@@ -171,7 +173,7 @@
 	<Amount
 		shownAs="percent"
 		of="shot.body.focusGrid.boxX"
-		label="width of one point’s box"
+		label={say.widthOfOnePointsBox}
 		value={body.focusGrid.boxX}
 		step={0.1}
 		digits={1}
@@ -181,7 +183,7 @@
 	<Amount
 		shownAs="percent"
 		of="shot.body.focusGrid.boxY"
-		label="height of one point’s box"
+		label={say.heightOfOnePointsBox}
 		value={body.focusGrid.boxY}
 		step={0.1}
 		digits={1}

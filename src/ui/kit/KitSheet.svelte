@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { kitSheetText as say } from '$words/screens/kit';
+	import { commonText as common } from '$words/screens/common';
 	import type { Lens } from '$core/format/shot';
 	import type { KitBody, KitLens } from '$data/store/database';
 	import { presetBodies, presetLenses } from '$data/store/database';
@@ -14,10 +16,10 @@
 	const kit = useKit();
 
 	const TABS = [
-		{ value: 'bodies', text: 'bodies' },
-		{ value: 'lenses', text: 'lenses' },
-		{ value: 'mine', text: 'my way' },
-		{ value: 'hands', text: 'my hands' }
+		{ value: 'bodies', text: say.bodies },
+		{ value: 'lenses', text: say.lenses },
+		{ value: 'mine', text: say.myWay },
+		{ value: 'hands', text: say.myHands }
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('bodies');
 	let openId = $state<string | null>(null);
@@ -32,7 +34,7 @@
 	);
 	const presets = $derived<readonly Entry[]>(tab === 'bodies' ? presetBodies() : presetLenses());
 	const presetOptions = $derived([
-		{ value: '', text: 'add from the usual ones…' },
+		{ value: '', text: say.addACommonOne },
 		...presets.map((entry) => ({ value: entry.id, text: nameOf(entry) }))
 	]);
 
@@ -73,7 +75,7 @@
 
 <div class="sheet">
 	<Choice
-		label="Kit"
+		label={common.kit}
 		quiet
 		options={TABS}
 		value={tab}
@@ -101,14 +103,14 @@
 							<bdi>{nameOf(entry)}</bdi>
 						</button>
 						<button class="knob" type="button" onclick={() => add(entry, entry.position + 0.5)}
-							>Duplicate<span class="sr-only"> {nameOf(entry)}</span></button
+							>{common.duplicate}<span class="sr-only"> {nameOf(entry)}</span></button
 						>
 						<button
 							class="knob"
 							type="button"
 							disabled={entries.length === 1}
 							onclick={() => takeOut(entry)}
-							>Take out<span class="sr-only"> {nameOf(entry)}</span></button
+							>{common.remove}<span class="sr-only"> {nameOf(entry)}</span></button
 						>
 					</div>
 					{#if openId === entry.id}
@@ -116,7 +118,7 @@
 							<BodyFields body={entry.body} onchange={(body) => kit.put({ ...entry, body })} />
 						{:else}
 							<button class="knob" type="button" onclick={() => (tableOf = entry.lens)}
-								>Table of depths…</button
+								>{say.depthOfFieldTable}</button
 							>
 							<LensFields
 								lens={entry.lens}
@@ -130,14 +132,13 @@
 		</ul>
 		{#if removed}
 			<p>
-				“<bdi>{nameOf(removed)}</bdi>” is out of the kit; shots that use it keep it.
-				<button class="knob" type="button" onclick={bringBack}>Bring it back</button>
+				“<bdi>{nameOf(removed)}</bdi>{say.wasRemovedFromTheKitShots}
+				<button class="knob" type="button" onclick={bringBack}>{say.bringItBack}</button>
 			</p>
 		{/if}
-		<Pick quiet label="Add" options={presetOptions} value="" onchoose={addPreset} />
+		<Pick quiet label={common.add} options={presetOptions} value="" onchoose={addPreset} />
 		<p class="note">
-			A shot keeps its body and lens as they were when they were chosen. The camera’s card on the
-			stage offers to bring it up to date.
+			{say.aShotKeepsItsBodyAnd}
 		</p>
 	{/if}
 </div>

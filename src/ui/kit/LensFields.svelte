@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { lensFieldsText as say } from '$words/screens/kit';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../fields/Amount.svelte';
 	import type { Lens } from '$core/format/shot';
 	import Pick from '../fields/Pick.svelte';
@@ -20,22 +22,22 @@
 	const set = (change: Partial<Lens>) => onchange({ lens: { ...lens, ...change }, onlyOn });
 	const ANY = '';
 	const bodies = $derived([
-		{ value: ANY, text: 'any body' },
+		{ value: ANY, text: say.anyBody },
 		...[
 			...new Set([...kit.contents.bodies.map(({ body }) => body.name), ...(onlyOn ? [onlyOn] : [])])
 		].map((name) => ({ value: name, text: name }))
 	]);
 	const usual = [
-		{ value: '', text: 'any sensor' },
-		{ value: '43.3', text: 'full frame and smaller' },
-		{ value: '28.4', text: '1.5x crop and smaller' },
-		{ value: '21.7', text: 'four thirds and smaller' }
+		{ value: '', text: say.anySensor },
+		{ value: '43.3', text: say.fullFrameAndSmaller },
+		{ value: '28.4', text: say.n15xCropAndSmaller },
+		{ value: '21.7', text: say.fourThirdsAndSmaller }
 	];
 	const ownCircle = $derived(String(lens.imageCircleMm ?? ''));
 	const circles = $derived(
 		usual.some(({ value }) => value === ownCircle)
 			? usual
-			: [...usual, { value: ownCircle, text: `a circle of ${ownCircle} mm` }]
+			: [...usual, { value: ownCircle, text: say.aCircleOfMm(ownCircle) }]
 	);
 	const widestEver = $derived(Math.max(...lens.widestFNumber));
 
@@ -50,7 +52,7 @@
 <div class="fields">
 	<Amount
 		of="shot.lens.focalMm.0"
-		label="shortest focal length"
+		label={say.shortestFocalLength}
 		value={lens.focalMm[0]}
 		high={lens.focalMm[1]}
 		digits={1}
@@ -59,7 +61,7 @@
 	/>
 	<Amount
 		of="shot.lens.focalMm.1"
-		label="longest, the same for a prime"
+		label={say.longestTheSameForAPrime}
 		value={lens.focalMm[1]}
 		low={lens.focalMm[0]}
 		digits={1}
@@ -68,7 +70,7 @@
 	/>
 	<Amount
 		of="shot.lens.widestFNumber.0"
-		label="widest f/ at the short end"
+		label={say.widestFAtTheShortEnd}
 		value={lens.widestFNumber[0]}
 		high={lens.smallestFNumber}
 		step={0.1}
@@ -78,7 +80,7 @@
 	/>
 	<Amount
 		of="shot.lens.widestFNumber.1"
-		label="widest f/ at the long end"
+		label={say.widestFAtTheLongEnd}
 		value={lens.widestFNumber[1]}
 		high={lens.smallestFNumber}
 		step={0.1}
@@ -88,7 +90,7 @@
 	/>
 	<Amount
 		of="shot.lens.smallestFNumber"
-		label="smallest opening f/"
+		label={say.smallestApertureF}
 		value={lens.smallestFNumber}
 		low={widestEver}
 		digits={1}
@@ -97,14 +99,14 @@
 	/>
 	<Amount
 		of="shot.lens.closestFocusM"
-		label="closest focus"
+		label={say.closestFocus}
 		value={lens.closestFocusM}
 		onchange={(closestFocusM) => set({ closestFocusM })}
 		{newGesture}
 	/>
 	<Amount
 		of="shot.lens.stabiliserStops"
-		label="stabiliser"
+		label={common.stabiliser}
 		value={lens.stabiliserStops}
 		step={0.5}
 		digits={1}
@@ -113,7 +115,7 @@
 	/>
 	<Amount
 		of="shot.lens.fieldBend"
-		label="surface of focus: 0 flat, 1 bent around the camera"
+		label={say.fieldCurvature0Flat1Curved}
 		value={lens.fieldBend}
 		step={0.05}
 		onchange={(fieldBend) => set({ fieldBend })}
@@ -121,19 +123,19 @@
 	/>
 	<Amount
 		of="shot.lens.blades"
-		label="aperture blades, 0 if round"
+		label={common.apertureBlades0IfRound}
 		value={lens.blades}
 		onchange={setBlades}
 		{newGesture}
 	/>
 	<Pick
-		label="covers"
+		label={say.covers}
 		options={circles}
 		value={ownCircle}
 		onchoose={(circle) => set({ imageCircleMm: circle === '' ? undefined : Number(circle) })}
 	/>
 	<Pick
-		label="goes on"
+		label={say.fitsOn}
 		options={bodies}
 		value={onlyOn ?? ANY}
 		onchoose={(next) => onchange({ lens, onlyOn: next === ANY ? null : next })}

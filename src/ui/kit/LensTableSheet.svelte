@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { lensTableSheetText as say } from '$words/screens/kit';
+	import { commonText as common } from '$words/screens/common';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import type { Lens } from '$core/format/shot';
 	import { depthTable } from '$core/optics/depthTable';
@@ -28,9 +30,9 @@
 	let bodyPlace = $state('0');
 	const body = $derived(bodies[Number(bodyPlace)] ?? bodies[0]);
 	const STANDARDS = [
-		{ value: 'album', text: 'small print' },
-		{ value: 'screen', text: 'full screen' },
-		{ value: 'pixel', text: 'every pixel' }
+		{ value: 'album', text: common.smallPrint },
+		{ value: 'screen', text: common.fullScreen },
+		{ value: 'pixel', text: common.everyPixel }
 	] as const;
 
 	const table = $derived.by((): LensTable | null => {
@@ -40,7 +42,7 @@
 		const told = (metres: number) => depthWords(metres, units);
 		const sharpFor = STANDARDS.find(({ value }) => value === standard)?.text ?? '';
 		return {
-			title: `${lens.name}${isZoom(lens) ? ` at ${Math.round(focalMm)} mm` : ''}: what is sharp`,
+			title: say.whatIsSharp(lens.name, isZoom(lens) ? say.atMm(Math.round(focalMm)) : ''),
 			head: found.fNumbers.map(fStop),
 			rows: [
 				...found.rows.map(({ distanceM, depths }) => ({
@@ -51,7 +53,7 @@
 					}))
 				})),
 				{
-					distance: 'to infinity from',
+					distance: say.toInfinityFrom,
 					cells: found.hyperfocalM.map((metres) => ({
 						before: distance(metres, units),
 						behind: ''
@@ -59,8 +61,8 @@
 				}
 			],
 			notes: [
-				`− nearer and + farther than what is focused on, measured from the lens. Sharp for ${sharpFor} on ${body.name}: blur up to ${tolerance.toFixed(4)} mm on the sensor.`,
-				'near = s(H − f)/(H + s − 2f), far = s(H − f)/(H − s), H = f²/(N c) + f: Ray, Applied Photographic Optics. Faces need more than that when they move.'
+				say.nearerAndFartherThanWhatIs(sharpFor, body.name, tolerance.toFixed(4)),
+				say.nearSHFHS
 			]
 		};
 	});
@@ -75,25 +77,25 @@
 			const blob = new Blob([new Uint8Array(bytes)], { type: 'application/pdf' });
 			saveBlob(`${fileName(table.title)}.pdf`, blob);
 		} catch {
-			problem = 'The PDF could not be made. Printing still works.';
+			problem = say.thePdfCouldNotBeMade;
 		}
 		isBusy = false;
 	}
 </script>
 
-<Modal title="Table of the {lens.name}" size="xl" bind:open={isOpen}>
+<Modal title={say.tableOfThe(lens.name)} size="xl" bind:open={isOpen}>
 	{#if table && body}
 		<div class="stack">
 			<div class="choices">
 				<Choice
-					label="sharp for"
+					label={common.sharpFor}
 					options={STANDARDS}
 					value={standard}
 					onchoose={(next) => (standard = next)}
 				/>
 				<Pick
 					quiet
-					label="on which body"
+					label={say.onWhichBody}
 					options={byName(bodies)}
 					value={bodyPlace}
 					onchoose={(next) => (bodyPlace = next)}
@@ -101,7 +103,7 @@
 				{#if isZoom(lens)}
 					<NumberField
 						quiet
-						label="focal length"
+						label={common.focalLength}
 						unit="mm"
 						value={focalMm}
 						low={lens.focalMm[0]}
@@ -111,21 +113,21 @@
 						newGesture={(kind) => kind}
 					/>
 				{/if}
-				<button class="knob" type="button" disabled={isBusy} onclick={save}>Save as PDF</button>
+				<button class="knob" type="button" disabled={isBusy} onclick={save}>{say.saveAsPdf}</button>
 				<button
 					class="knob"
 					type="button"
-					onclick={() => table && void printPage(lensTablePage(table))}>Print</button
+					onclick={() => table && void printPage(lensTablePage(table))}>{say.print}</button
 				>
 			</div>
 			{#if problem}<p role="alert">{problem}</p>{/if}
 			<!-- wider than a phone: it scrolls by itself, by keys, too -->
 			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-			<div class="wide" tabindex="0" role="region" aria-label="Depth of field">
+			<div class="wide" tabindex="0" role="region" aria-label={say.depthOfField}>
 				<table>
 					<thead>
 						<tr>
-							<th scope="col">focused at</th>
+							<th scope="col">{say.focusedAt}</th>
 							{#each table.head as text, i (i)}<th scope="col">{text}</th>{/each}
 						</tr>
 					</thead>

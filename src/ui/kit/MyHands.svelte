@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { myHandsText as say } from '$words/screens/kit';
+	import { commonText as common } from '$words/screens/common';
 	import { ASSUMED, SPREADS, type SpreadKey } from '$core/tables/spreads';
 	import Amount from '../fields/Amount.svelte';
 	import { useKit } from './kit.svelte';
@@ -7,9 +9,9 @@
 	const kit = useKit();
 	const KEYS = Object.keys(SPREADS) as SpreadKey[];
 	const GROUPS = [
-		{ of: 'hands', text: 'Hands' },
-		{ of: 'focusing', text: 'Focusing' },
-		{ of: 'people', text: 'People' }
+		{ of: 'hands', text: say.hands },
+		{ of: 'focusing', text: say.focusing },
+		{ of: 'people', text: common.people }
 	] as const;
 	const spreads = $derived(kit.contents.spreads);
 	const measured = $derived(kit.contents.measured);
@@ -20,12 +22,12 @@
 	}
 	const labelOf = (key: SpreadKey) => {
 		const frames = measured[key];
-		return frames ? `${SPREADS[key].meaning} (measured, ${frames} frames)` : SPREADS[key].meaning;
+		return frames ? say.measuredFrames(SPREADS[key].meaning, frames) : SPREADS[key].meaning;
 	};
 	const lenses = $derived(Object.entries(spreads.lensBias ?? {}));
 	const isOwn = $derived(lenses.length > 0 || KEYS.some((key) => spreads[key] !== ASSUMED[key]));
 	const biasWords = (biasMm: number) =>
-		`${Math.abs(biasMm).toFixed(3)} mm ${biasMm > 0 ? 'in front' : 'behind'} at the sensor`;
+		say.mmAtTheSensor(Math.abs(biasMm).toFixed(3), biasMm > 0 ? common.inFront : 'behind');
 	function forget(lens: string) {
 		const lensBias = Object.fromEntries(lenses.filter(([other]) => other !== lens));
 		kit.putSpreads({ ...spreads, lensBias }, measured);
@@ -36,15 +38,14 @@
 
 <div class="hands">
 	<p>
-		The odds rest on these. All are assumptions until Review measures your own. What sways, sways by
-		less than this in two frames of three.
+		{say.theOddsAreBasedOnThese}
 	</p>
 	{#each GROUPS as { of, text } (of)}
 		<h3>{text}</h3>
 		<div class="fields">
 			{#each keysOf(of) as key (key)}
 				<Amount
-					of="spreads.{key}"
+					of={say.spreads(key)}
 					label={labelOf(key)}
 					value={spreads[key]}
 					step={SPREADS[key].initial / 10 || 0.01}
@@ -55,12 +56,12 @@
 			{/each}
 		</div>
 		{#if of === 'focusing' && lenses.length > 0}
-			<ul aria-label="Lenses with a bias of their own">
+			<ul aria-label={say.lensesWithAFocusErrorOf}>
 				{#each lenses as [lens, { biasMm, frames }], i (i)}
 					<li>
-						<span><bdi>{lens}</bdi>: {biasWords(biasMm)} (measured, {frames} frames)</span>
+						<span><bdi>{lens}</bdi>{say.measuredFrames2(biasWords(biasMm), frames)}</span>
 						<button class="knob" type="button" onclick={() => forget(lens)}
-							>forget<span class="sr-only"> what was measured of {lens}</span></button
+							>{common.forget}<span class="sr-only"> {say.measurementsOf(lens)}</span></button
 						>
 					</li>
 				{/each}
@@ -68,7 +69,7 @@
 		{/if}
 	{/each}
 	<button class="knob" type="button" disabled={!isOwn} onclick={() => void kit.putSpreads(null)}
-		>Back to the assumptions</button
+		>{say.backToTheAssumptions}</button
 	>
 </div>
 

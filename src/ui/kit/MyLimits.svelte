@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { myLimitsText as say } from '$words/screens/kit';
+	import { commonText as common } from '$words/screens/common';
 	import { KINDS, type Kind, type Limits } from '$core/day/limits';
 	import { KIND_WORDS } from '$words/limits';
 	import { isoWords, shutterWords } from '$words/light';
@@ -11,7 +13,7 @@
 	const set = (kind: Kind, change: Limits) =>
 		settings.set({ limits: { ...limits, [kind]: { ...limits[kind], ...change } } });
 
-	const NONE = { value: '', text: 'any' };
+	const NONE = { value: '', text: say.any };
 	const listed = (values: readonly number[], words: (value: number) => string) => [
 		NONE,
 		...values.map((value) => ({ value: String(value), text: words(value) }))
@@ -23,21 +25,21 @@
 	const F_NUMBERS = listed([1.4, 1.8, 2, 2.8, 3.5, 4, 5.6, 8, 11], fStop);
 	const SPEEDS = listed([400, 800, 1600, 3200, 6400, 12800, 25600], isoWords);
 	const COLUMNS = [
-		{ key: 'slowestS', words: 'slowest shutter', options: SHUTTERS },
-		{ key: 'fNumber', words: 'f-number meant', options: F_NUMBERS },
-		{ key: 'highestIso', words: 'highest ISO', options: SPEEDS }
+		{ key: 'slowestS', words: say.slowestShutter, options: SHUTTERS },
+		{ key: 'fNumber', words: say.fNumberMeant, options: F_NUMBERS },
+		{ key: 'highestIso', words: common.highestIso, options: SPEEDS }
 	] as const;
 	const typed = (value: string) => (value === '' ? undefined : Number(value));
 </script>
 
 <section>
-	<h3>My own limits</h3>
-	<p>A shot says when it goes past them; nothing is changed by them.</p>
+	<h3>{say.myOwnLimits}</h3>
+	<p>{say.aShotTellsYouWhenIt}</p>
 	<div class="wide">
 		<table>
 			<thead>
 				<tr>
-					<th scope="col">for</th>
+					<th scope="col">{say.for}</th>
 					{#each COLUMNS as { key, words } (key)}<th scope="col">{words}</th>{/each}
 				</tr>
 			</thead>
@@ -49,7 +51,7 @@
 							<td>
 								<Pick
 									quiet
-									label="{words} for {KIND_WORDS[kind]}"
+									label={say.for2(words, KIND_WORDS[kind])}
 									{options}
 									value={String(limits[kind]?.[key] ?? '')}
 									onchoose={(value) => set(kind, { [key]: typed(value) })}

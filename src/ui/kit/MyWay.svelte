@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { myWayText as say } from '$words/screens/kit';
+	import { commonText as common } from '$words/screens/common';
 	import Choice from '../fields/Choice.svelte';
 	import MyLimits from './MyLimits.svelte';
 	import Amount from '../fields/Amount.svelte';
@@ -11,38 +13,38 @@
 </script>
 
 <div class="mine">
-	<p>New shots begin with these. Shots that are there stay as they are.</p>
+	<p>{say.newShotsBeginWithTheseExisting}</p>
 	<Choice
-		label="the f-number"
+		label={say.theFNumber}
 		options={[
-			{ value: 'odds', text: 'sharp in most frames' },
-			{ value: 'widest', text: 'the widest that holds' }
+			{ value: 'odds', text: say.sharpInMostFrames },
+			{ value: 'widest', text: say.theWidestThatHolds }
 		]}
 		value={mine.pickBy}
 		onchoose={(pickBy) => set({ pickBy })}
 	/>
 	<Choice
-		label="the shutter"
+		label={common.theShutter}
 		options={SHUTTER_RULES}
 		value={ruleValue(mine.shutterRule)}
 		onchoose={(value) => set({ shutterRule: ruleOf(value) })}
 	/>
 	<Choice
-		label="sharp for"
+		label={common.sharpFor}
 		options={[
-			{ value: 'album', text: 'small print' },
-			{ value: 'screen', text: 'full screen' },
-			{ value: 'pixel', text: 'every pixel' }
+			{ value: 'album', text: common.smallPrint },
+			{ value: 'screen', text: common.fullScreen },
+			{ value: 'pixel', text: common.everyPixel }
 		]}
 		value={mine.sharpness}
 		onchoose={(sharpness) => set({ sharpness })}
 	/>
 	<Choice
-		label="a face off the middle"
+		label={say.aFaceOffCentre}
 		options={[
-			{ value: 'move-point', text: 'move the point' },
-			{ value: 'reframe', text: 'lock and reframe' },
-			{ value: 'manual', text: 'by hand, magnified' }
+			{ value: 'move-point', text: common.moveThePoint },
+			{ value: 'reframe', text: say.lockAndReframe },
+			{ value: 'manual', text: say.byHandMagnified }
 		]}
 		value={mine.technique}
 		onchoose={(technique) => set({ technique })}
@@ -50,7 +52,7 @@
 	<div class="numbers">
 		<Amount
 			of="shot.choices.safetyStops"
-			label="in hand for one or two people"
+			label={say.inHandForOneOrTwo}
 			value={mine.marginStops}
 			step={1 / 3}
 			onchange={(marginStops) => set({ marginStops })}

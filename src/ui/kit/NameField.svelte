@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { commonText as common } from '$words/screens/common';
 	/** The name of a body or lens; an empty one changes nothing. */
 	let { name, onchange }: { name: string; onchange: (name: string) => void } = $props();
 
@@ -6,7 +7,7 @@
 </script>
 
 <p>
-	<label for={id}>name</label>
+	<label for={id}>{common.name}</label>
 	<input
 		{id}
 		type="text"

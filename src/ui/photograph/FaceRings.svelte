@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { faceRingsText as say } from '$words/screens/photograph';
+	import { commonText as common } from '$words/screens/common';
 	import type { StandingHead } from '$core/photograph/standing';
 	import { BUILD_OPTIONS } from '$words/options';
 	import { distance } from '$words/numbers';
@@ -29,7 +31,7 @@
 		if (!isAdding) first = null;
 	});
 
-	const WIDER = 1.5;
+	const RING_SCALE = 1.5;
 	/** A finger takes the nearest ring within this, px of the screen. */
 	const REACH_PX = 44;
 
@@ -49,7 +51,7 @@
 		const spot = { x: (event.clientX - box.left) * scale, y: (event.clientY - box.top) * scale };
 		const away = (mark: RingedFace) => Math.hypot(mark.x - spot.x, mark.y - spot.y);
 		const nearest = marks.toSorted((a, b) => away(a) - away(b))[0];
-		const reach = Math.max(REACH_PX * scale, ((nearest?.widthPx ?? 0) * WIDER) / 2);
+		const reach = Math.max(REACH_PX * scale, ((nearest?.widthPx ?? 0) * RING_SCALE) / 2);
 		onselect(nearest && away(nearest) < reach ? nearest.id : null);
 	}
 
@@ -57,9 +59,9 @@
 	const wordsOf = (mark: RingedFace): string => {
 		const at = standing.get(mark.id);
 		const build = BUILD_OPTIONS.find(({ value }) => value === mark.build)?.text ?? '';
-		if (mark.isOut) return `${build}, counts for nothing`;
-		if (!at) return `${build}, no distance`;
-		return `${build}, row ${at.row}, ${unsureDistance(at.depthM, at.sigmaM, settings.units)}`;
+		if (mark.isOut) return say.notCounted(build);
+		if (!at) return say.noDistance(build);
+		return say.row(build, at.row, unsureDistance(at.depthM, at.sigmaM, settings.units));
 	};
 </script>
 
@@ -69,7 +71,7 @@
 	class="pane"
 	bind:this={pane}
 	role="group"
-	aria-label="The photograph"
+	aria-label={common.thePhotograph}
 	style:--ratio={size.widthPx / size.heightPx}
 	onclick={tap}
 >
@@ -85,7 +87,7 @@
 			aria-label={wordsOf(mark)}
 			style:left={percent(mark.x, size.widthPx)}
 			style:top={percent(mark.y + mark.widthPx * 0.15, size.heightPx)}
-			style:width={percent(mark.widthPx * WIDER, size.widthPx)}
+			style:width={percent(mark.widthPx * RING_SCALE, size.widthPx)}
 			onclick={(event) => {
 				event.stopPropagation();
 				onselect(mark.id);
@@ -100,7 +102,7 @@
 	{/each}
 	{#if isAdding}
 		<PointingCross
-			label="Tap {first ? 'the other eye' : 'an eye'}"
+			label={say.tap(first ? say.theOtherEye : say.anEye)}
 			down={0.4}
 			takesFocus
 			onpoint={(across, down) => point({ x: across * size.widthPx, y: down * size.heightPx })}

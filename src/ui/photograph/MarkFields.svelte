@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { markFieldsText as say } from '$words/screens/photograph';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import type { StandingHead } from '$core/photograph/standing';
 	import { distance } from '$words/numbers';
@@ -27,11 +28,11 @@
 	const newGesture = () => '';
 </script>
 
-<section aria-label="The face that is chosen">
+<section aria-label={say.theFaceThatIsChosen}>
 	{#if mark.isOut}
-		<p>Counts for nothing.</p>
+		<p>{say.notCounted}</p>
 		<Button size="sm" color="alternative" onclick={() => onchange({ isOut: false })}>
-			Counts after all
+			{say.countItAfterAll}
 		</Button>
 	{:else}
 		{#if standing}
@@ -39,20 +40,20 @@
 		{/if}
 		<div class="fields">
 			<Pick
-				label="who"
+				label={say.who}
 				options={BUILD_OPTIONS}
 				value={mark.build}
 				onchoose={(build) => onchange({ build })}
 			/>
 			<Pick
-				label="row from the front"
+				label={say.rowFromTheFront}
 				options={rowOptions}
 				value={`${standing?.row ?? 1}`}
 				onchoose={(row) => onchange({ knownRow: Number(row) })}
 			/>
 			{#if standing}
 				<Length
-					label={mark.knownM === undefined ? 'measured distance' : 'distance, measured'}
+					label={mark.knownM === undefined ? say.measuredDistance : say.distanceMeasured}
 					value={mark.knownM ?? standing.depthM}
 					low={0.2}
 					high={200}
@@ -65,15 +66,15 @@
 		<div class="row">
 			{#if mark.knownM !== undefined}
 				<Button size="sm" color="alternative" onclick={() => onchange({ knownM: undefined })}>
-					Not measured
+					{say.notMeasured}
 				</Button>
 			{:else if subjectM !== undefined}
 				<Button size="sm" color="alternative" onclick={() => onchange({ knownM: subjectM })}>
-					In focus there: {distance(subjectM, settings.units)}, says the file
+					{say.inFocusAccordingToTheFile(distance(subjectM, settings.units))}
 				</Button>
 			{/if}
 			<Button size="sm" color="alternative" onclick={() => onchange({ isOut: true })}>
-				Drop this face
+				{say.dropThisFace}
 			</Button>
 		</div>
 	{/if}

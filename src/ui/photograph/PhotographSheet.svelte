@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { photographSheetText as say } from '$words/screens/photograph';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
@@ -59,7 +61,9 @@
 	let chosen = $state.raw<RealCamera | null>(null);
 
 	const seen = $derived(looking.seen);
-	const base = $derived((becomes === 'this-shot' && session.shot) || newShot('From a photograph'));
+	const base = $derived(
+		(becomes === 'this-shot' && session.shot) || newShot(common.fromAPhotograph2)
+	);
 	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
 	const known = $derived(seen && lensOf(seen.facts, seen.size, bodies));
 	const lens = $derived(seen && (known ?? lensOfEquivalent(equivalentMm, seen.size)));
@@ -122,8 +126,7 @@
 		try {
 			if (isKept && shotId) await library.keepPhotograph(shotId, seen.small);
 		} catch {
-			looking.work.problem =
-				'The shot is made, but there is no room to keep the photograph. Go on without it, or make room.';
+			looking.work.problem = say.theShotIsMadeButThere;
 			isKept = false;
 			becomes = 'this-shot';
 			return;
@@ -133,30 +136,28 @@
 	}
 </script>
 
-<Modal title="From a photograph" size="xl" bind:open>
+<Modal title={common.fromAPhotograph2} size="xl" bind:open>
 	<div class="stack">
 		{#if !seen}
 			<p>
-				Point a phone at them, or use a test frame of the camera itself: faces have a size, and that
-				tells where everybody stands. The photograph never leaves this device; where it was taken
-				and by whom is not read.
+				{say.pointAPhoneAtThemOr}
 			</p>
 		{/if}
 		<div class="row">
 			<Button color={seen ? 'alternative' : 'primary'} onclick={() => shutter?.click()}>
-				Take one
+				{say.takeOne}
 			</Button>
 			<Button color={seen ? 'alternative' : 'primary'} onclick={() => chooser?.click()}>
-				Choose one…
+				{say.chooseOne}
 			</Button>
 			{#if looking.work.share !== null}
 				<div class="flex-[1_1_8rem]">
 					<Progressbar progress={Math.round(100 * looking.work.share)} size="h-1.5" />
 				</div>
-				<Button color="alternative" onclick={() => looking.work.stop()}>Stop</Button>
+				<Button color="alternative" onclick={() => looking.work.stop()}>{common.stop}</Button>
 			{/if}
 			<p role="status">
-				{#if looking.work.share !== null}Looking for faces…
+				{#if looking.work.share !== null}{say.lookingForFaces}
 				{:else if seen}{facesFound(counted.length, rows)}{/if}
 			</p>
 		</div>
@@ -164,7 +165,7 @@
 			bind:this={chooser}
 			hidden
 			type="file"
-			aria-label="Choose a photograph"
+			aria-label={say.chooseAPhotograph}
 			onchange={(event) => take(event.currentTarget)}
 		/>
 		<input
@@ -173,7 +174,7 @@
 			type="file"
 			accept="image/*"
 			capture="environment"
-			aria-label="Take a photograph"
+			aria-label={say.takeAPhotograph}
 			onchange={(event) => take(event.currentTarget)}
 		/>
 		{#if looking.work.problem}<p class="is-soft" role="alert">{looking.work.problem}</p>{/if}
@@ -200,11 +201,11 @@
 							aria-pressed={isAdding}
 							onclick={() => (isAdding = !isAdding)}
 						>
-							{isAdding ? 'Done adding' : 'Add a face'}
+							{isAdding ? say.doneAdding : say.addAFace}
 						</Button>
 						<p>
-							{#if isAdding}Tap its two eyes.
-							{:else if !chosenMark}Tap a ring: who it is, how far, whether it counts.{/if}
+							{#if isAdding}{say.tapItsTwoEyes}
+							{:else if !chosenMark}{say.tapARingWhoItIs}{/if}
 						</p>
 					</div>
 					{#if chosenMark}
@@ -224,9 +225,9 @@
 					{#if known}
 						<p>{lensKnownWords(known, seen.facts.focalMm)}</p>
 					{:else}
-						<p>The file does not say its lens; a phone’s main camera is 23 to 28 mm.</p>
+						<p>{say.theFileDoesNotSayIts}</p>
 						<NumberField
-							label="frames like, on full frame"
+							label={say.equivalentOnFullFrame}
 							unit="mm"
 							value={equivalentMm}
 							low={8}
@@ -237,22 +238,22 @@
 						/>
 					{/if}
 					{#if isCut(seen.facts, seen.size)}
-						<p class="is-soft">It was cropped: distances may be wrong. Use the whole picture.</p>
+						<p class="is-soft">{say.itWasCroppedDistancesMayBe}</p>
 					{/if}
 					<RealCameraFields {camera} onchange={(next) => (chosen = next)} />
 					{#if shot}
 						<StagedVerdict {shot} />
-						{#if areThosePlanned}<p>As many as planned, row by row: they keep their names.</p>{/if}
+						{#if areThosePlanned}<p>{say.asManyAsPlannedRowBy}</p>{/if}
 					{:else if counted.length > LIMITS.people}
 						<p class="is-soft">
-							A shot has room for {LIMITS.people} people: drop those who do not count.
+							{say.aShotHasRoomForPeople(LIMITS.people)}
 						</p>
 					{/if}
 					<label>
 						<input type="checkbox" bind:checked={isKept} />
-						keep the photograph, on this device only
+						{say.keepThePhotographOnThisDevice}
 					</label>
-					<Button disabled={!shot || !asked.answer} onclick={() => void use()}>Use it</Button>
+					<Button disabled={!shot || !asked.answer} onclick={() => void use()}>{say.useIt}</Button>
 				</div>
 			</div>
 		{/if}

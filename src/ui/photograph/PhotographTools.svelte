@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { photographToolsText as say } from '$words/screens/photograph';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import { saveBlob } from '../browser/saving';
 	import Menu from '../shared/Menu.svelte';
@@ -10,23 +11,23 @@
 	let isOpen = $state(false);
 </script>
 
-<Menu text="photograph ▾" bind:isOpen>
+<Menu text={say.photograph} bind:isOpen>
 	<DropdownItem
 		onclick={() => {
 			isOpen = false;
 			photograph.isShown = !photograph.isShown;
-		}}>{photograph.isShown ? 'Hide it' : 'Show it over the picture'}</DropdownItem
+		}}>{photograph.isShown ? say.hideIt : say.showItOverThePicture}</DropdownItem
 	>
 	<DropdownItem
 		onclick={() => {
 			isOpen = false;
 			if (photograph.jpeg) saveBlob('photograph.jpg', photograph.jpeg);
-		}}>Save it as a file</DropdownItem
+		}}>{say.saveItAsAFile}</DropdownItem
 	>
 	<DropdownItem
 		onclick={() => {
 			isOpen = false;
 			void photograph.forget();
-		}}>Forget it</DropdownItem
+		}}>{say.forgetIt}</DropdownItem
 	>
 </Menu>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { realCameraFieldsText as say } from '$words/screens/photograph';
+	import { commonText as common } from '$words/screens/common';
 	import type { RealCamera } from '$core/photograph/stage';
 	import { useKit } from '../kit/kit.svelte';
 	import { byName, indexByName } from '../shared/byName';
@@ -18,8 +20,8 @@
 	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
 	const lenses = $derived(kit.lensesFor(camera.body));
 	const STANDS = [
-		{ value: 'place', text: 'from the same place' },
-		{ value: 'alike', text: 'framed alike' }
+		{ value: 'place', text: say.fromTheSamePlace },
+		{ value: 'alike', text: say.framedAlike }
 	] as const;
 
 	const within = (focalMm: number, [short, long]: readonly [number, number]) =>
@@ -40,20 +42,20 @@
 
 <div class="fields">
 	<Pick
-		label="body"
+		label={common.body}
 		options={byName(bodies)}
 		value={indexByName(bodies, camera.body)}
 		onchoose={chooseBody}
 	/>
 	<Pick
-		label="lens"
+		label={common.lens}
 		options={byName(lenses)}
 		value={indexByName(lenses, camera.lens)}
 		onchoose={chooseLens}
 	/>
 	{#if camera.lens.focalMm[0] < camera.lens.focalMm[1]}
 		<NumberField
-			label="focal length"
+			label={common.focalLength}
 			unit="mm"
 			value={camera.focalMm}
 			low={camera.lens.focalMm[0]}
@@ -65,7 +67,7 @@
 	{/if}
 </div>
 <Choice
-	label="The camera stands"
+	label={say.theCameraStands}
 	quiet
 	options={STANDS}
 	value={camera.isFramedAlike ? 'alike' : 'place'}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { commonText as common } from '$words/screens/common';
 	import type { Shot } from '$core/format/shot';
 	import { chanceOf } from '$core/odds/chanceOf';
 	import { solve } from '$core/study/plan';
@@ -30,7 +31,7 @@
 
 <p class="verdict">
 	{#if verdict.focusOn}
-		Focus on <strong><Named text={verdict.focusOn} {shot} /></strong>{verdict.where &&
+		{common.focusOn} <strong><Named text={verdict.focusOn} {shot} /></strong>{verdict.where &&
 			`, ${verdict.where}`}. <strong>{verdict.fNumber}</strong>{verdict.exposure &&
 			`, ${verdict.exposure}`}.
 		<span class="rest"><Named text={verdict.sentences.join(' ')} {shot} /></span>

@@ -1,3 +1,4 @@
+import { photographLookingText as say } from '$words/screens/photograph';
 import type { FoundFace } from '$core/photograph/fitHead';
 import type { Build } from '$core/tables/heads';
 import type { SeenPhotograph } from '../../photograph/lookFor';
@@ -33,7 +34,7 @@ const EARS_OVER_EYES = 140 / 63;
 
 const unlooked = (error: unknown): string => {
 	const why = error instanceof Error ? error.message : String(error);
-	return `It could not be looked at: ${why}. Without a network this works once it was used with one.`;
+	return say.itCouldNotBeExaminedWithout(why);
 };
 
 /** A photograph that is looked at: who is on it, and what was said of them. */

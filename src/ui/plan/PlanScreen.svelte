@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { planScreenText as say } from '$words/screens/plan/place';
+	import { commonText as common } from '$words/screens/common';
 	import Choice from '../fields/Choice.svelte';
 	import type { Session } from '../keeping/session.svelte';
 	import { untrack } from 'svelte';
@@ -44,9 +46,9 @@
 	});
 
 	const TABS = [
-		{ value: 'stage', text: 'Stage' },
-		{ value: 'frame', text: 'Frame' },
-		{ value: 'eyes', text: 'Eyes' }
+		{ value: 'stage', text: common.stage },
+		{ value: 'frame', text: common.frame },
+		{ value: 'eyes', text: common.eyes }
 	] as const;
 	let tab = $state<(typeof TABS)[number]['value']>('stage');
 
@@ -77,7 +79,13 @@
 	</div>
 	{#if isPhone && isVerdictSeen}
 		<div class="tabs">
-			<Choice label="Show" quiet options={TABS} value={tab} onchoose={(next) => (tab = next)} />
+			<Choice
+				label={common.show2}
+				quiet
+				options={TABS}
+				value={tab}
+				onchoose={(next) => (tab = next)}
+			/>
 		</div>
 		<div class="one">
 			{#if tab === 'stage'}<Stage {plan} {isPhone} />{:else if tab === 'frame'}<Frame
@@ -88,7 +96,7 @@
 		<div class="strip"><Ladder {plan} {isPhone} /></div>
 		<TryInstead {plan} most={2} />
 		<details class="more">
-			<summary>about, light, framing, lenses, sharp for</summary>
+			<summary>{say.aboutLightFramingLensesSharpFor}</summary>
 			<Wishes {plan} />
 		</details>
 	{:else if !isPhone}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { frameViewText as say } from '$words/screens/practice';
+	import { commonText as common } from '$words/screens/common';
 	import Choice from '../fields/Choice.svelte';
 	import type { StripFrame } from './roll.svelte';
 
@@ -14,7 +16,7 @@
 	let { frames, looked = $bindable(), focus }: Props = $props();
 
 	const SIZES = [
-		{ value: 'whole', text: 'whole' },
+		{ value: 'whole', text: say.whole },
 		{ value: 'pixels', text: '100 %' }
 	] as const;
 	let size = $state<(typeof SIZES)[number]['value']>('whole');
@@ -57,13 +59,13 @@
 
 <!-- arrows go along the buttons inside -->
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<ol class="strip" aria-label="Frames" onkeydown={press}>
+<ol class="strip" aria-label={common.frames} onkeydown={press}>
 	{#each frames as { index, small, taken } (index)}
 		<li>
 			<button
 				type="button"
 				aria-pressed={index === frame?.index}
-				aria-label="frame {index + 1}{taken ? '' : ', still being taken'}"
+				aria-label={say.frame(index + 1, taken ? '' : say.stillBeingTaken)}
 				onclick={() => (looked = index)}
 			>
 				<img src={small} alt="" class:coming={!taken} />
@@ -75,7 +77,7 @@
 {#if frame}
 	<div class="head">
 		<Choice
-			label="Size"
+			label={say.size}
 			quiet
 			options={SIZES}
 			value={size}
@@ -84,7 +86,7 @@
 				isPlaced = false;
 			}}
 		/>
-		<span>{frame.taken?.name ?? 'a first look; the frame itself is being taken'}</span>
+		<span>{frame.taken?.name ?? say.aPreviewTheFrameItselfIs}</span>
 	</div>
 	{#key size}
 		<!-- what scrolls must be reached by keyboard -->
@@ -94,12 +96,12 @@
 			class:whole={size === 'whole'}
 			bind:this={pane}
 			role="group"
-			aria-label="Frame {frame.index + 1}, large"
+			aria-label={say.frameLarge(frame.index + 1)}
 			tabindex="0"
 		>
 			<img
 				src={address || frame.small}
-				alt="Frame {frame.index + 1}"
+				alt={say.frame2(frame.index + 1)}
 				onload={(event) => settle(event.currentTarget as HTMLImageElement)}
 			/>
 		</div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { practiceDayText as say } from '$words/screens/practice';
+	import { commonText as common } from '$words/screens/common';
 	import { onDestroy } from 'svelte';
 	import { asksForSomething } from '$core/study/study';
 	import type { Spreads } from '$core/tables/spreads';
@@ -21,7 +23,7 @@
 	let done = $state<{ readonly frames: number; readonly of: number } | null>(null);
 	let said = $state('');
 	let control: AbortController | null = null;
-	onDestroy(() => control?.abort(new Error('given up')));
+	onDestroy(() => control?.abort(new Error(common.givenUp)));
 
 	function ordersOfDay(): RollOrder[] {
 		const shots = session.jobShots
@@ -68,7 +70,7 @@
 			said = savedWords(saved, name);
 		} catch (error) {
 			if (!signal.aborted) {
-				said = `That did not work: ${error instanceof Error ? error.message : 'unknown'}.`;
+				said = say.thatDidNotWork(error instanceof Error ? error.message : 'unknown');
 			}
 		} finally {
 			done = null;
@@ -77,19 +79,19 @@
 </script>
 
 {#if done}
-	<button class="knob" type="button" onclick={() => control?.abort(new Error('given up'))}
-		>Stop</button
+	<button class="knob" type="button" onclick={() => control?.abort(new Error(common.givenUp))}
+		>{common.stop}</button
 	>
-	<progress max={done.of} value={done.frames} aria-label="Frames taken"></progress>
-	<span role="status">{done.frames} of {done.of} frames</span>
+	<progress max={done.of} value={done.frames} aria-label={say.framesTaken}></progress>
+	<span role="status">{say.ofFrames(done.frames, done.of)}</span>
 {:else}
 	<button
 		class="knob"
 		type="button"
 		disabled={session.jobShots.length === 0}
-		onclick={() => void save()}>Practice frames (ZIP)</button
+		onclick={() => void save()}>{say.practiceFramesZip}</button
 	>
-	<span role="status">{said || 'every shot six times, as the practice camera would take it'}</span>
+	<span role="status">{said || say.everyShotSixTimesAsThe}</span>
 {/if}
 
 <style>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { shootSheetText as say } from '$words/screens/practice';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
@@ -86,7 +88,7 @@
 		try {
 			saved = savedWords(await writeFile(name, () => zipped(files)), name);
 		} catch (error) {
-			saved = `It was not saved: ${error instanceof Error ? error.message : 'unknown'}.`;
+			saved = say.itWasNotSaved(error instanceof Error ? error.message : 'unknown');
 		}
 	}
 
@@ -112,18 +114,16 @@
 	const newGesture = () => '';
 </script>
 
-<Modal title="Shoot it" size="xl" bind:open>
+<Modal title={say.shootIt} size="xl" bind:open>
 	<div class="stack">
 		{#if roll.frames.length === 0}
 			<p>
-				The practice camera takes this shot as your hands and the focusing would: each frame with
-				its own sway, its own blinks, and now and then in the wrong place. Judge them before it
-				counts.
+				{say.thePracticeCameraTakesThisShot}
 			</p>
 		{/if}
 		<div class="fields">
 			<NumberField
-				label="frames"
+				label={say.frames}
 				value={frames}
 				low={1}
 				high={MOST_FRAMES}
@@ -132,24 +132,24 @@
 				{newGesture}
 			/>
 			<Pick
-				label="size"
+				label={say.size}
 				options={sizes}
 				value={String(Math.min(sizePx, shot.body.sensor.pixelsAcross))}
 				onchoose={(px) => (sizePx = Number(px))}
 			/>
 			<Pick
-				label="f-number"
+				label={common.fNumber}
 				options={options.fNumbers}
 				value={fNumber}
 				onchoose={(to) => (fNumber = to)}
 			/>
 			<Pick
-				label="shutter"
+				label={common.shutter}
 				options={options.shutters}
 				value={shutterS}
 				onchoose={(to) => (shutterS = to)}
 			/>
-			<Pick label="ISO" options={options.isos} value={iso} onchoose={(to) => (iso = to)} />
+			<Pick label={common.iso} options={options.isos} value={iso} onchoose={(to) => (iso = to)} />
 		</div>
 		{#if settings && (isOwn || Math.abs(offStops) > UNSEEN_STOPS)}
 			<p>
@@ -157,13 +157,13 @@
 					settings
 				)}{#if Math.abs(offStops) > UNSEEN_STOPS}:
 					<strong class="is-soft"
-						>{stopsInWords(Math.abs(offStops))} too {offStops < 0 ? 'dark' : 'bright'}</strong
+						>{say.too(stopsInWords(Math.abs(offStops)), offStops < 0 ? 'dark' : 'bright')}</strong
 					>{/if}.
 			</p>
 		{/if}
 		<div class="row">
 			{#if roll.work.isBusy}
-				<Button color="alternative" onclick={() => roll.work.stop()}>Stop</Button>
+				<Button color="alternative" onclick={() => roll.work.stop()}>{common.stop}</Button>
 				<div class="bar">
 					<Progressbar
 						progress={Math.round(
@@ -174,30 +174,30 @@
 				</div>
 			{:else}
 				<Button onclick={shoot} disabled={!take}>
-					{roll.frames.length > 0 ? 'Shoot again' : 'Shoot it'}
+					{roll.frames.length > 0 ? say.shootAgain : say.shootIt}
 				</Button>
 				{#if roll.order && !roll.isWhole}
-					<Button color="alternative" onclick={() => void roll.goOn()}>Go on</Button>
+					<Button color="alternative" onclick={() => void roll.goOn()}>{common.goOn}</Button>
 				{/if}
 				{#if roll.taken.length > 0}
-					<Button color="alternative" onclick={toReview}>Judge them in Review</Button>
-					<Button color="alternative" onclick={() => void save()}>Save as ZIP</Button>
+					<Button color="alternative" onclick={toReview}>{say.judgeThemInReview}</Button>
+					<Button color="alternative" onclick={() => void save()}>{say.saveAsZip}</Button>
 					<Button
 						color="alternative"
-						title="Where everybody stands, from the frame that is looked at"
+						title={say.whereEverybodyStandsFromTheFrame}
 						disabled={!frame}
-						onclick={toStage}>Stage from this frame…</Button
+						onclick={toStage}>{say.stageFromThisFrame}</Button
 					>
 				{/if}
 			{/if}
 			<p role="status">
-				{#if roll.order}{roll.taken.length} of {roll.order.frames} frames.{/if}
+				{#if roll.order}{say.ofFrames(roll.taken.length, roll.order.frames)}{/if}
 				{saved}
 			</p>
 		</div>
 		{#if roll.work.problem}
 			<p class="is-soft" role="alert">
-				It stopped: {roll.work.problem}. What is done stays; “Go on” takes the rest.
+				{say.itStoppedWhatIsDoneStays(roll.work.problem)}
 			</p>
 		{/if}
 		{#if roll.frames.length > 0}

@@ -1,3 +1,4 @@
+import { shootOptionsText as say } from '$words/screens/practice';
 import type { Body } from '$core/format/shot';
 import { nominalIso, isosBetween, shuttersBetween } from '$core/light/dials';
 import { nominalFNumber } from '$core/optics/fNumber';
@@ -24,7 +25,7 @@ export function settingOptions({ take, plan, study }: Solution) {
 	const { body } = study.shot;
 	const planned = take && settingsOf(take);
 	const withPlanned = (words: string, all: readonly Option[]): Option[] => [
-		{ value: PLANNED_SETTING, text: `as planned: ${words}` },
+		{ value: PLANNED_SETTING, text: say.asPlanned(words) },
 		...all
 	];
 	return {
@@ -51,6 +52,6 @@ export function sizeOptions({ sensor }: Pick<Body, 'sensor'>): Option[] {
 	const { pixelsAcross, widthMm, heightMm } = sensor;
 	return [...SMALLER_PX.filter((px) => px < pixelsAcross), pixelsAcross].map((px) => ({
 		value: String(px),
-		text: `${((px * px * heightMm) / widthMm / 1e6).toFixed(1)} megapixels`
+		text: say.megapixels(((px * px * heightMm) / widthMm / 1e6).toFixed(1))
 	}));
 }

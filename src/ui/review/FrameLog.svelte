@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { frameLogText as say } from '$words/screens/review/place';
+	import { commonText as common } from '$words/screens/common';
 	import { nominalFNumber } from '$core/optics/fNumber';
 	import { nominalIso } from '$core/light/dials';
 	import { shutterWords } from '$words/light';
@@ -12,13 +14,13 @@
 
 <!-- what scrolls must be reached by keyboard -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="scroll" role="group" aria-label="The log" tabindex="0">
+<div class="scroll" role="group" aria-label={say.theLog} tabindex="0">
 	<table>
 		<thead>
 			<tr>
-				{#each ['', 'in focus', 'f-number', 'shutter', 'ISO', 'mm', 'white', 'mark', 'note'] as head, i (i)}
+				{#each ['', common.inFocus, 'f-number', 'shutter', 'ISO', 'mm', 'white', 'mark', 'note'] as head, i (i)}
 					<th scope="col"
-						>{head}{#if !head}<span class="sr-only">frame</span>{/if}</th
+						>{head}{#if !head}<span class="sr-only">{say.frame}</span>{/if}</th
 					>
 				{/each}
 			</tr>
@@ -32,7 +34,7 @@
 						><button
 							type="button"
 							onclick={() => view.look(file.id)}
-							aria-label="look at frame {i + 1}">{i + 1}</button
+							aria-label={say.lookAtFrame(i + 1)}>{i + 1}</button
 						></th
 					>
 					<td><bdi>{judged && view.set ? inFocusWords(judged.reviewed, view.set) : ''}</bdi></td>
@@ -51,7 +53,7 @@
 							class="typed"
 							type="text"
 							maxlength="400"
-							aria-label="note on frame {i + 1}"
+							aria-label={say.noteOnFrame(i + 1)}
 							value={file.judgement.note}
 							onchange={(event) => view.note(file.id, event.currentTarget.value)}
 						/>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { groupRowText as say } from '$words/screens/review/place';
+	import { commonText as common } from '$words/screens/common';
 	import { FRAMES_DRAGGED } from '../frames/handedFiles.svelte';
 	import { judging } from '../../workers/judging';
 	import { Asking } from '../working/asking.svelte';
@@ -12,7 +14,7 @@
 	/** More may be measured in a moment. */
 	const REST_MS = 250;
 	/** While others are being measured, so many more, as a share, are worth judging all of them again. */
-	const MORE = 0.25;
+	const REJUDGE_GROWTH = 0.25;
 	const measured = $derived(group.files.flatMap(({ measured }) => measured ?? []));
 	// what was said of a frame changes nothing of how it is judged
 	let known: { key: string; frames: typeof measured } = { key: '', frames: [] };
@@ -21,7 +23,8 @@
 			.map(({ id, measured }) => (measured ? `${id} ${measured.pointed.length}` : ''))
 			.join(' ');
 		const grown = measured.length - known.frames.length;
-		const isSoonMore = view.home.isMeasuring && grown > 0 && grown < known.frames.length * MORE;
+		const isSoonMore =
+			view.home.isMeasuring && grown > 0 && grown < known.frames.length * REJUDGE_GROWTH;
 		if (key !== known.key && !isSoonMore) known = { key, frames: measured };
 		return known.frames;
 	});
@@ -63,15 +66,15 @@
 		<bdi>{group.title}</bdi>
 		<span
 			>{group.files.length === 0
-				? 'none yet'
-				: `${group.files.length} · ${!set ? '…' : isTold ? `${good} good` : 'nobody found'}`}</span
+				? say.noneYet
+				: `${group.files.length} · ${!set ? '…' : isTold ? say.good(good) : say.nobodyFound}`}</span
 		>
 	</button>
 </li>
 {#if asking.problem}
 	<li role="alert">
 		{asking.problem}
-		<button class="knob" type="button" onclick={() => asking.again()}>Try again</button>
+		<button class="knob" type="button" onclick={() => asking.again()}>{common.tryAgain}</button>
 	</li>
 {/if}
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { markBarText as say } from '$words/screens/review/place';
+	import { commonText as common } from '$words/screens/common';
 	import type { Mark } from '$core/format/review';
 	import { frameWords, settingsWords } from '$words/review';
 	import { settings } from '../shared/settings.svelte';
@@ -9,15 +11,15 @@
 	let { view }: { view: ReviewView } = $props();
 
 	const MARKS: readonly { mark: Mark; text: string }[] = [
-		{ mark: 'keep', text: 'Keep' },
-		{ mark: 'maybe', text: 'Maybe' },
-		{ mark: 'drop', text: 'Drop' }
+		{ mark: 'keep', text: common.keep },
+		{ mark: 'maybe', text: say.maybe },
+		{ mark: 'drop', text: say.drop }
 	];
 </script>
 
 <div class="bar">
-	<div class="marks" role="group" aria-label="Mark this frame">
-		<button class="knob" type="button" onclick={() => view.step(-1)} aria-label="the frame before"
+	<div class="marks" role="group" aria-label={say.markThisFrame}>
+		<button class="knob" type="button" onclick={() => view.step(-1)} aria-label={say.theFrameBefore}
 			>‹</button
 		>
 		{#each MARKS as { mark, text } (mark)}
@@ -34,9 +36,9 @@
 			class="knob"
 			type="button"
 			aria-pressed={view.file?.judgement.isFavourite ?? false}
-			onclick={() => view.favour()}>★<span class="sr-only">favourite</span></button
+			onclick={() => view.favour()}>★<span class="sr-only">{say.favourite}</span></button
 		>
-		<button class="knob" type="button" onclick={() => view.step(1)} aria-label="the next frame"
+		<button class="knob" type="button" onclick={() => view.step(1)} aria-label={say.theNextFrame}
 			>›</button
 		>
 	</div>
@@ -47,7 +49,7 @@
 		{:else if view.file?.problem}
 			{view.file.problem}
 		{:else}
-			Being measured…
+			{common.beingMeasured}
 		{/if}
 	</p>
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { openFramesText as say } from '$words/screens/review/place';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import type { FrameIntake } from '../frames/frameIntake.svelte';
@@ -34,7 +36,7 @@
 			const found = await folders.choose();
 			if (found) void take(found);
 		} catch {
-			said = 'The folder could not be read. Choose the files in it instead.';
+			said = say.theFolderCouldNotBeRead;
 		}
 	}
 
@@ -54,11 +56,11 @@
 </script>
 
 <div class="open">
-	<Button size="xs" onclick={() => files?.click()}>Choose frames…</Button>
-	<Button size="xs" color="light" onclick={() => void chooseFolder()}>A folder…</Button>
+	<Button size="xs" onclick={() => files?.click()}>{common.chooseFrames}</Button>
+	<Button size="xs" color="light" onclick={() => void chooseFolder()}>{say.aFolder}</Button>
 	{#each folders.known as one (one.id)}
 		<Button size="xs" color="light" onclick={() => void readAgain(one)}>
-			Open “<bdi>{one.folder.name}</bdi>” again
+			{say.open}<bdi>{one.folder.name}</bdi>{say.again}
 		</Button>
 	{/each}
 	<input
@@ -67,7 +69,7 @@
 		type="file"
 		multiple
 		accept={acceptedPictures()}
-		aria-label="Choose frames"
+		aria-label={say.chooseFrames}
 		onchange={chosen}
 	/>
 	<input
@@ -75,25 +77,25 @@
 		hidden
 		type="file"
 		webkitdirectory
-		aria-label="Choose a folder"
+		aria-label={say.chooseAFolder}
 		onchange={chosen}
 	/>
 </div>
 {#if home.isMeasuring || home.waiting.length > 0}
-	<div class="progress" role="group" aria-label="Measuring">
-		<span aria-live="off">{home.measuredCount} of {all - broken} measured</span>
+	<div class="progress" role="group" aria-label={say.measuring}>
+		<span aria-live="off">{say.ofMeasured(home.measuredCount, all - broken)}</span>
 		<Progressbar
 			size="h-1.5"
 			progress={Math.round((100 * home.measuredCount) / Math.max(1, all - broken))}
 		/>
 		{#if home.isMeasuring}
-			<button class="knob" type="button" onclick={() => home.pause()}>Pause</button>
+			<button class="knob" type="button" onclick={() => home.pause()}>{say.pause}</button>
 		{:else}
-			<button class="knob" type="button" onclick={() => void home.measure()}>Go on</button>
+			<button class="knob" type="button" onclick={() => void home.measure()}>{common.goOn}</button>
 			<button
 				class="knob"
 				type="button"
-				onclick={() => home.forget(home.waiting.map(({ id }) => id))}>Leave the rest out</button
+				onclick={() => home.forget(home.waiting.map(({ id }) => id))}>{say.leaveTheRestOut}</button
 			>
 		{/if}
 	</div>
@@ -102,7 +104,7 @@
 {#if home.trouble}<p role="alert" class="is-soft">{home.trouble}</p>{/if}
 {#if broken > 0}
 	<details>
-		<summary>{broken} passed over</summary>
+		<summary>{say.skipped(broken)}</summary>
 		<ul>
 			{#each home.files.filter(({ problem }) => problem) as { id, name, problem } (id)}
 				<li><bdi>{name}</bdi>: {problem}</li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { peopleMatrixText as say } from '$words/screens/review/place';
 	import { absentWords, faceMark, faceWords, fewestWords, othersWords } from '$words/review';
 	import type { Judged } from './view/group';
 	import type { ReviewView } from './view/review.svelte';
@@ -39,11 +40,11 @@
 	</p>
 	<!-- what scrolls must be reached by keyboard -->
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-	<div class="scroll" role="group" aria-label="People and frames" tabindex="0">
+	<div class="scroll" role="group" aria-label={say.peopleAndFrames} tabindex="0">
 		<table>
 			<thead>
 				<tr>
-					<th scope="col"><span class="sr-only">person</span></th>
+					<th scope="col"><span class="sr-only">{say.person}</span></th>
 					{#each columns as one (one.file.id)}
 						<th
 							scope="col"
@@ -52,7 +53,7 @@
 						>
 							<button
 								type="button"
-								aria-label="look at frame {numberOf(one)}"
+								aria-label={say.lookAtFrame(numberOf(one))}
 								onclick={() => view.look(one.file.id)}>{numberOf(one)}</button
 							>
 						</th>
@@ -89,7 +90,7 @@
 		</table>
 	</div>
 	<p class="legend">
-		● sharp, eyes open · ◐ a stop short · ○ soft · ✕ eyes shut · ? cannot tell · – not found
+		{say.sharpEyesOpenAStopShort}
 	</p>
 {/if}
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { planAndOutcomeText as say } from '$words/screens/review/place';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { expectedShare } from '$core/review/expected';
 	import { learn, type Learned } from '$core/review/learn';
@@ -52,7 +54,7 @@
 			})
 		)
 	);
-	const USED = 'what was learned is used';
+	const USED = say.whatWasLearnedIsUsed;
 	const own = $derived(kit.contents);
 	const usedNow = ({ key, lens }: Learned) =>
 		lens === null ? own.spreads[key] : biasMmOf(own.spreads, lens);
@@ -75,17 +77,16 @@
 
 {#if view.set}
 	<p><strong>{outcomeWords(shot ? expected : null, view.set)}</strong></p>
-	{#if causesWords(view.set)}<p>What it was in the others: {causesWords(view.set)}.</p>{/if}
+	{#if causesWords(view.set)}<p>{say.whatSpoiledTheOthers(causesWords(view.set))}</p>{/if}
 {/if}
-<h3>What all frames say of your hands and focusing</h3>
+<h3>{say.whatAllFramesSayAboutYour}</h3>
 {#if view.home.files.some(({ measured }) => measured?.facts.isPractice)}
 	<p class="note">
-		Frames of the practice camera are left out: it shakes and focuses as it was told to, not as you
-		do.
+		{say.framesOfThePracticeCameraAre}
 	</p>
 {/if}
 {#if learned.length === 0}
-	<p>Nothing yet: it takes eight frames or more of planned shots.</p>
+	<p>{say.nothingYetItTakesEightFrames}</p>
 {:else}
 	<ul>
 		{#each learned as one, i (i)}
@@ -93,15 +94,14 @@
 		{/each}
 	</ul>
 	<p class="note">
-		Each is the assumption with the weight of 20 frames, and what was measured with the weight of
-		its own. How far you sway is told from focusing only by frames from far off and from close by.
+		{say.eachFigureBlendsTheAssumption}
 	</p>
 	<div class="row">
 		<Button size="xs" disabled={isUsed} onclick={use}
-			>{isUsed ? 'The odds use it' : 'Use it for the odds'}</Button
+			>{isUsed ? common.theOddsUseIt : common.useItForTheOdds}</Button
 		>
 		{#if isUsed && session.review.undoWords === USED}
-			<Button size="xs" color="light" onclick={back}>Back to what it was</Button>
+			<Button size="xs" color="light" onclick={back}>{say.backToWhatItWas}</Button>
 		{/if}
 	</div>
 {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { reviewScreenText as say } from '$words/screens/review/place';
+	import { commonText as common } from '$words/screens/common';
 	import { untrack } from 'svelte';
 	import { chanceOf } from '$core/odds/chanceOf';
 	import { solve } from '$core/study/plan';
@@ -42,11 +44,11 @@
 	const wideSets = new WideSets();
 
 	const SIDES = [
-		{ value: 'people', text: 'People' },
-		{ value: 'focus', text: 'Where the focus fell' },
-		{ value: 'log', text: 'Log' },
-		{ value: 'outcome', text: 'Plan and outcome' },
-		{ value: 'wide', text: 'As one wide picture' }
+		{ value: 'people', text: common.people },
+		{ value: 'focus', text: say.whereTheFocusFell },
+		{ value: 'log', text: common.log },
+		{ value: 'outcome', text: say.planAndOutcome },
+		{ value: 'wide', text: say.asOneWidePicture }
 	] as const;
 	let side = $state<(typeof SIDES)[number]['value']>('people');
 	let said = $state('');
@@ -60,7 +62,7 @@
 	const clock = $derived(clockWords(view.clockMs));
 	const targets = $derived([
 		...session.jobShots.map(({ id, shot }) => ({ value: id, text: shot.title })),
-		{ value: APART, text: 'apart from all' }
+		{ value: APART, text: say.noShot }
 	]);
 
 	const putHere = (groupId: string) => view.file && view.put([view.file.id], groupId);
@@ -81,8 +83,8 @@
 <svelte:window onkeydown={press} />
 
 <main class="review" class:is-empty={home.files.length === 0}>
-	<aside class="shots" aria-label="Shots that came home">
-		<h1>What came home</h1>
+	<aside class="shots" aria-label={say.shotsWithFrames}>
+		<h1>{say.yourFrames}</h1>
 		<OpenFrames {home} {folders} bind:said />
 		{#if home.files.length > 0}
 			<ul>
@@ -92,31 +94,29 @@
 			</ul>
 			{#if clock}<p class="clock">{clock}</p>{/if}
 			<p class="counts">
-				{view.marked.keep} kept, {view.marked.maybe} maybe, {view.marked.drop} dropped
+				{say.keptMaybeDropped(view.marked.keep, view.marked.maybe, view.marked.drop)}
 			</p>
 			<button
 				class="knob"
 				type="button"
 				disabled={home.measuredCount === 0}
-				onclick={() => (isOutOpen = true)}>Save…</button
+				onclick={() => (isOutOpen = true)}>{say.save}</button
 			>
 		{:else}
 			<p>
-				Choose the frames of an afternoon, their folder, or drop them here. They are only read,
-				never moved or changed, and nothing leaves this browser.
+				{say.chooseTheFramesOfAnAfternoon}
 			</p>
 			<p>
-				Every face is measured: which frames are sharp with open eyes, where the focus fell in the
-				others, and which few frames hold everybody.
+				{say.everyFaceIsMeasuredWhichFrames}
 			</p>
 		{/if}
 	</aside>
 	{#if home.files.length > 0}
-		<section class="frames" aria-label="Frames of {view.group?.title ?? ''}">
+		<section class="frames" aria-label={say.framesOf(view.group?.title ?? '')}>
 			<div class="bar">
-				<h2><bdi>{view.group?.title ?? 'Being measured…'}</bdi></h2>
+				<h2><bdi>{view.group?.title ?? common.beingMeasured}</bdi></h2>
 				<Choice
-					label="Order"
+					label={say.order}
 					quiet
 					options={ORDERS.map((one) => ({ value: one, text: one }))}
 					value={view.order}
@@ -125,7 +125,7 @@
 				{#if view.file?.measured}
 					<div class="put">
 						<Pick
-							label="put this frame to"
+							label={say.moveThisFrameTo}
 							options={targets}
 							value={view.group?.id ?? ''}
 							onchoose={putHere}
@@ -140,7 +140,7 @@
 			</div>
 			<MarkBar {view} />
 			<Choice
-				label="What it says"
+				label={say.whatItSays}
 				quiet
 				options={SIDES}
 				value={side}

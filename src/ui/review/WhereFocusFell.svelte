@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { whereFocusFellText as say } from '$words/screens/review/place';
 	import { distance } from '$words/numbers';
 	import { fellWords, vantageWords } from '$words/review';
 	import { settings } from '../shared/settings.svelte';
@@ -11,7 +12,7 @@
 	/** As large as it is on the screen, so that words keep their size on a phone. */
 	let widthPx = $state(560);
 	let heightPx = $state(150);
-	const LEFT = 46;
+	const LEFT_PX = 46;
 	const reviewed = $derived(view.now?.reviewed ?? null);
 	const size = $derived(view.file?.measured ?? null);
 	/** Where it is among the people who were nearer or farther than planned. */
@@ -40,9 +41,9 @@
 	});
 	const at = (depthM: number) =>
 		range
-			? LEFT +
+			? LEFT_PX +
 				((Math.min(depthM, range.high) - range.low) / (range.high - range.low)) *
-					(widthPx - LEFT - 12)
+					(widthPx - LEFT_PX - 12)
 			: 0;
 	/** Everybody as they are drawn, whoever is looked at first: their name has a place before all others. */
 	const marks = $derived(
@@ -65,7 +66,7 @@
 			<svg
 				viewBox="0 0 {widthPx} {heightPx}"
 				role="img"
-				aria-label="Where the focus fell, from above"
+				aria-label={say.whereTheFocusFellFromAbove}
 			>
 				<path
 					d="M8 {heightPx / 2 - 9} h16 v18 h-16 z M24 {heightPx / 2 - 5} h10 v10 h-10 z"
@@ -120,9 +121,7 @@
 			</svg>
 		</div>
 		<p class="legend">
-			The line is where the focus fell, the band how sure that is{planeM === null
-				? ''
-				: '; the dashed line is the plan’s'}. The camera is at the left.
+			{say.theLineIsWhereTheFocus(planeM === null ? '' : say.theDashedLineIsThePlans)}
 		</p>
 	{/if}
 {/if}

@@ -1,3 +1,4 @@
+import { reviewKeysText as say } from '$words/screens/review/place';
 import { actionOf, isOfReview, type ReviewAction } from '../shared/shortcuts';
 import type { ReviewView } from './view/review.svelte';
 
@@ -31,8 +32,8 @@ export function clockWords(clockMs: number): string {
 	const minutes = Math.round(Math.abs(clockMs) / MINUTE_MS);
 	if (minutes === 0) return '';
 	const hours = Math.floor(minutes / 60);
-	const parts = [hours > 0 && `${hours} h`, minutes % 60 > 0 && `${minutes % 60} min`].filter(
+	const parts = [hours > 0 && `${hours} h`, minutes % 60 > 0 && say.min(minutes % 60)].filter(
 		Boolean
 	);
-	return `The camera’s clock is ${parts.join(' ')} ${clockMs > 0 ? 'ahead' : 'behind'}, by the frames you put to a shot.`;
+	return say.theCamerasClockIsGoingBy(parts.join(' '), clockMs > 0 ? 'ahead' : 'behind');
 }

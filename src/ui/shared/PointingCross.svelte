@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { pointingCrossText as say } from '$words/screens/shared';
 	import { untrack } from 'svelte';
 
 	/** Lies over a picture and takes a place on it, by a tap or by a cross that arrows move, with Shift finely. */
@@ -28,8 +29,8 @@
 		if (takesFocus) button?.focus();
 	});
 
-	const STEP = 0.01;
-	const FINE = 0.002;
+	const STEP_SHARE = 0.01;
+	const FINE_STEP_SHARE = 0.002;
 	const WAYS: Readonly<Record<string, readonly [right: number, down: number]>> = {
 		ArrowLeft: [-1, 0],
 		ArrowRight: [1, 0],
@@ -43,7 +44,7 @@
 		if (!way) return;
 		event.preventDefault();
 		event.stopPropagation();
-		const by = event.shiftKey ? FINE : STEP;
+		const by = event.shiftKey ? FINE_STEP_SHARE : STEP_SHARE;
 		cross = { across: within(cross.across + by * way[0]), down: within(cross.down + by * way[1]) };
 	}
 
@@ -63,7 +64,7 @@
 </script>
 
 <button type="button" aria-disabled={isWaiting} bind:this={button} onclick={tap} onkeydown={move}>
-	<span class="sr-only">{label}: arrows move the cross, Shift finely, Enter takes the place</span>
+	<span class="sr-only">{say.arrowsMoveTheCrossWithShift(label)}</span>
 	<i aria-hidden="true" style:left="{100 * cross.across}%" style:top="{100 * cross.down}%"></i>
 </button>
 

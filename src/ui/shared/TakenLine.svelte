@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { takenLineText as say } from '$words/screens/shared';
 	import type { TakenSettings } from '$core/format/job';
 	import { takenWords } from '$words/light';
 
@@ -9,7 +10,7 @@
 
 {#if words || taken.note}
 	<p class="taken">
-		{#if words}✓ taken with {words}{/if}
+		{#if words}{say.takenWith(words)}{/if}
 		{#if taken.note}<em>“<bdi>{taken.note}</bdi>”</em>{/if}
 	</p>
 {/if}

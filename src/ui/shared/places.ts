@@ -1,13 +1,16 @@
+import { placesText as say } from '$words/screens/shared';
+import { commonText as common } from '$words/screens/common';
+
 /**
  * The places of the work, in its order: what they are called, the key that goes there, and what must
  * be open. Their screens stand in `ui/screens.ts`. Adding a place means an entry in each.
  */
 export const PLACES = {
-	day: { words: 'Day', key: 'd', needs: 'job' },
-	plan: { words: 'Plan', key: 'p', needs: 'shot' },
-	card: { words: 'Card', key: 'c', needs: 'nothing' },
-	review: { words: 'Review', key: 'r', needs: 'nothing' },
-	bench: { words: 'Bench', key: 'b', needs: 'nothing' }
+	day: { words: say.day, key: 'd', needs: 'job' },
+	plan: { words: say.plan, key: 'p', needs: 'shot' },
+	card: { words: common.card, key: 'c', needs: 'nothing' },
+	review: { words: say.review, key: 'r', needs: 'nothing' },
+	bench: { words: common.bench, key: 'b', needs: 'nothing' }
 } as const satisfies Readonly<Record<string, PlaceFacts>>;
 
 interface PlaceFacts {

@@ -1,3 +1,5 @@
+import { shortcutsText as say } from '$words/screens/shared';
+import { commonText as common } from '$words/screens/common';
 import { PLACES, PLACE_NAMES, type PlaceName } from './places';
 import { settings } from './settings.svelte';
 
@@ -11,16 +13,16 @@ interface Shortcut {
 const TO_PLACES = Object.fromEntries(
 	PLACE_NAMES.map((place) => {
 		const { key, words } = PLACES[place];
-		return [place, { key, words: `go to the ${words.toLowerCase()}` }];
+		return [place, { key, words: say.goToThe(words.toLowerCase()) }];
 	})
 ) as Record<PlaceName, Shortcut>;
 
 /** In Review, besides the arrows. */
 const OF_REVIEW = {
-	keep: { key: 'k', words: 'review: keep the frame' },
-	maybe: { key: 'm', words: 'review: maybe' },
-	drop: { key: 'x', words: 'review: drop it' },
-	favourite: { key: 'v', words: 'review: the favourite' }
+	keep: { key: 'k', words: say.reviewKeepTheFrame },
+	maybe: { key: 'm', words: say.reviewMaybe },
+	drop: { key: 'x', words: say.reviewDropIt },
+	favourite: { key: 'v', words: say.reviewTheFavourite }
 } satisfies Record<string, Shortcut>;
 
 export type ReviewAction = keyof typeof OF_REVIEW;
@@ -28,12 +30,12 @@ export const isOfReview = (action: Action): action is ReviewAction => action in 
 
 export const ACTIONS = {
 	...TO_PLACES,
-	previous: { key: '[', words: 'previous shot' },
-	next: { key: ']', words: 'next shot' },
-	files: { key: 'f', words: 'files' },
-	units: { key: 'u', words: 'metres or feet' },
-	look: { key: 'n', words: 'day or night look' },
-	help: { key: '?', words: 'help' },
+	previous: { key: '[', words: common.previousShot },
+	next: { key: ']', words: common.nextShot },
+	files: { key: 'f', words: say.files },
+	units: { key: 'u', words: say.metresOrFeet },
+	look: { key: 'n', words: say.dayOrNightLook },
+	help: { key: '?', words: say.help },
 	...OF_REVIEW
 } satisfies Record<string, Shortcut>;
 

@@ -1,3 +1,4 @@
+import { shutterRulesText as say } from '$words/screens/shared';
 import type { Shot } from '$core/format/shot';
 
 /** Ways to choose the shutter, as one of a few words. */
@@ -5,9 +6,9 @@ import type { Shot } from '$core/format/shot';
 type ShutterRule = Shot['choices']['shutterRule'];
 
 export const SHUTTER_RULES = [
-	{ value: 'computed', text: 'by what it spoils' },
-	{ value: '1', text: '1 over the focal length' },
-	{ value: '2', text: '1 over twice that' }
+	{ value: 'computed', text: say.byWhatWouldBlur },
+	{ value: '1', text: say.n1OverTheFocalLength },
+	{ value: '2', text: say.n1OverTwiceThat }
 ] as const;
 
 export type RuleValue = (typeof SHUTTER_RULES)[number]['value'];

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { deviceButtonsText as say } from '$words/screens/shell';
+	import { commonText as common } from '$words/screens/common';
 	import { settings } from '../shared/settings.svelte';
 
 	/** How this device shows things: units, look, help. */
@@ -11,20 +13,20 @@
 	class="knob"
 	class:bare={!inWords}
 	type="button"
-	aria-label="Lengths in {settings.units === 'm'
-		? 'metres; switch to feet'
-		: 'feet; switch to metres'}"
+	aria-label={say.lengthsIn(
+		settings.units === 'm' ? say.metresSwitchToFeet : say.feetSwitchToMetres
+	)}
 	onclick={() => settings.set({ units: settings.units === 'm' ? 'ft' : 'm' })}
-	>{inWords ? (settings.units === 'm' ? 'Metres' : 'Feet') : settings.units}</button
+	>{inWords ? (settings.units === 'm' ? say.metres : say.feet) : settings.units}</button
 >
 <button
 	class="knob"
 	class:bare={!inWords}
 	type="button"
-	aria-label={isNight ? 'Day look' : 'Night look'}
+	aria-label={isNight ? say.dayLook : say.nightLook}
 	onclick={() => settings.set({ look: isNight ? 'day' : 'night' })}
-	>{inWords ? (isNight ? 'Day look' : 'Night look') : isNight ? '☀' : '☾'}</button
+	>{inWords ? (isNight ? say.dayLook : say.nightLook) : isNight ? '☀' : '☾'}</button
 >
-<button class="knob" class:bare={!inWords} type="button" aria-label="Help" onclick={onhelp}
-	>{inWords ? 'Help' : '?'}</button
+<button class="knob" class:bare={!inWords} type="button" aria-label={common.help} onclick={onhelp}
+	>{inWords ? common.help : '?'}</button
 >

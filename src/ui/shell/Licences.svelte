@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { licencesText as say } from '$words/screens/shell';
 	import { asset } from '$app/paths';
 	import { z } from 'zod';
 
@@ -11,29 +12,29 @@
 
 	async function read() {
 		const response = await fetch(asset('/licences.json'));
-		if (!response.ok) throw new Error('not there');
+		if (!response.ok) throw new Error(say.notThere);
 		return LicencesSchema.parse(await response.json());
 	}
 </script>
 
 <details bind:open={isOpen}>
-	<summary>Licences of what ships with Focalis</summary>
+	<summary>{say.licencesOfWhatShipsWithFocalis}</summary>
 	{#if isOpen}
 		{#await read()}
-			<p>Reading…</p>
+			<p>{say.reading}</p>
 		{:then all}
 			<ul>
 				{#each all as { name, version, licence, text }, i (i)}
 					<li>
 						<details>
 							<summary>{name} {version}: {licence}</summary>
-							<pre>{text || 'The package carries no text of its licence.'}</pre>
+							<pre>{text || say.thePackageCarriesNoTextOf}</pre>
 						</details>
 					</li>
 				{/each}
 			</ul>
 		{:catch}
-			<p role="alert">The licences could not be read just now.</p>
+			<p role="alert">{say.theLicencesCouldNotBeRead}</p>
 		{/await}
 	{/if}
 </details>

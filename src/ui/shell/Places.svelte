@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { shellPlacesText as say } from '$words/screens/shell';
 	import { PLACES, PLACE_NAMES, type PlaceName } from '../shared/places';
 
 	/** The places of the work, in its order; on a phone at the bottom, under the thumb. */
@@ -10,7 +11,7 @@
 	let { place, ongo }: Props = $props();
 </script>
 
-<nav aria-label="Places of the work">
+<nav aria-label={say.placesOfTheWork}>
 	{#each PLACE_NAMES as one (one)}
 		<button
 			type="button"

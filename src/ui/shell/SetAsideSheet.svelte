@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { setAsideSheetText as say } from '$words/screens/shell';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import type { SetAside } from '$data/store/contents';
@@ -13,18 +15,18 @@
 	const library = $derived(session.library);
 
 	const KIND_WORDS: Readonly<Record<SetAside['table'], string>> = {
-		jobs: 'A day',
-		shots: 'A shot',
-		bodies: 'A body of the kit',
-		lenses: 'A lens of the kit',
-		spreads: 'How steady your hands are',
-		erased: 'What was erased'
+		jobs: say.aDay,
+		shots: say.aShot,
+		bodies: common.aBodyOfTheKit,
+		lenses: common.aLensOfTheKit,
+		spreads: common.howSteadyYourHandsAre,
+		erased: say.whatWasErased
 	};
 	const NAMES = ['shot.title', 'title', 'body.name', 'lens.name', 'slot.startsAt', 'date'];
 	const keyOf = ({ id, table }: SetAside) => `${table} ${id}`;
 	const nameOf = ({ raw }: SetAside): string =>
 		NAMES.map((path) => valueAt(raw, path)).find((name) => typeof name === 'string') ??
-		'without a name';
+		say.withoutAName;
 
 	/** Records as they were changed here, what is wrong with them now, and what became of it. */
 	let changed = $state.raw<Readonly<Record<string, unknown>>>({});
@@ -52,13 +54,13 @@
 		const name = nameOf({ ...one, raw: recordOf(one) });
 		try {
 			await session.mend(one, recordOf(one));
-			said = `“${name}” is back.`;
+			said = say.isBack(name);
 			if (library.setAside.length === 0) open = false;
 		} catch (error) {
 			if (error instanceof Invalid) {
 				problems = { ...problems, [keyOf(one)]: error.problems };
-				said = `“${name}” still cannot be read: ${error.message}.`;
-			} else said = troubleOf(error) === 'full' ? 'There is no room for it.' : 'It was not kept.';
+				said = say.stillCannotBeRead(name, error.message);
+			} else said = troubleOf(error) === 'full' ? say.thereIsNoRoomForIt : say.itWasNotKept;
 		}
 	}
 
@@ -73,11 +75,10 @@
 		);
 </script>
 
-<Modal title="What cannot be read" size="lg" bind:open>
+<Modal title={say.recordsThatCannotBeRead} size="lg" bind:open>
 	<div class="stack">
 		<p>
-			It is left as it is until you put it right. Write what it should be, or leave out what does
-			not belong there.
+			{say.itStaysAsItIsUntil}
 		</p>
 		{#each library.setAside as one (keyOf(one))}
 			<section>
@@ -95,16 +96,16 @@
 								/>
 							</label>
 							<button class="knob" type="button" onclick={() => change(one, path, undefined)}
-								>leave it out</button
+								>{say.leaveItOut}</button
 							>
 						</li>
 					{/each}
 				</ul>
-				<Button size="xs" onclick={() => void putBack(one)}>Put it back</Button>
+				<Button size="xs" onclick={() => void putBack(one)}>{say.putItBack}</Button>
 			</section>
 		{/each}
 		<p role="status">{said}</p>
-		<Button size="xs" color="light" onclick={save}>Save all of it to a file</Button>
+		<Button size="xs" color="light" onclick={save}>{say.saveAllOfItToA}</Button>
 	</div>
 </Modal>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { shortcutListText as say } from '$words/screens/shell';
 	import { settings } from '../shared/settings.svelte';
 	import {
 		ACTION_NAMES,
@@ -18,9 +19,7 @@
 		if (!isCleared && ([...event.key].length !== 1 || event.key === ' ')) return;
 		event.preventDefault();
 		const holder = setKey(action, isCleared ? '' : event.key);
-		problem = holder
-			? `“${event.key}” is the key for: ${ACTIONS[holder].words}. Give that one another key first.`
-			: '';
+		problem = holder ? say.isAlreadyTheKeyForGive(event.key, ACTIONS[holder].words) : '';
 	}
 </script>
 
@@ -30,7 +29,7 @@
 		checked={settings.shortcuts}
 		onchange={(event) => settings.set({ shortcuts: event.currentTarget.checked })}
 	/>
-	single-letter shortcuts
+	{say.singleLetterShortcuts}
 </label>
 {#if settings.shortcuts}
 	<ul>
@@ -51,8 +50,8 @@
 		{/each}
 	</ul>
 	<p>
-		Press another key in a field to change it, or Backspace for none.
-		<button class="knob" type="button" onclick={usualKeys}>Back to the usual keys</button>
+		{say.pressAnotherKeyInAField}
+		<button class="knob" type="button" onclick={usualKeys}>{say.backToTheUsualKeys}</button>
 	</p>
 	{#if problem}<p role="alert">{problem}</p>{/if}
 {/if}

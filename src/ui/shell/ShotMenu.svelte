@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { shotMenuText as say } from '$words/screens/shell';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { LIMITS } from '$core/format/shot';
@@ -46,14 +48,14 @@
 		aria-haspopup="dialog"
 		onclick={() => (isOpen = true)}
 	>
-		<span class="job">{session.job?.title ?? ''} · {number} of {shots.length} ·</span>
+		<span class="job">{say.of(session.job?.title ?? '', number, shots.length)}</span>
 		<strong><bdi>{shot.title}</bdi></strong>
 		<span aria-hidden="true">▾</span>
 	</button>
-	<Modal title={session.job?.title ?? 'Shots'} bind:open={isOpen} size="sm">
+	<Modal title={session.job?.title ?? common.shots} bind:open={isOpen} size="sm">
 		<div class="menu">
 			<label>
-				title of this shot
+				{say.titleOfThisShot}
 				<input
 					type="text"
 					maxlength={LIMITS.title}
@@ -63,7 +65,7 @@
 				/>
 			</label>
 			<label>
-				notes
+				{common.notes}
 				<textarea
 					rows="2"
 					maxlength={LIMITS.notes}
@@ -74,30 +76,30 @@
 			</label>
 			<div class="actions">
 				<Button size="xs" color="light" onclick={() => then(saveShotFile(shot))}
-					>Save to a file</Button
+					>{common.saveToAFile}</Button
 				>
-				<Button size="xs" color="light" onclick={() => then(onfiles())}>Files…</Button>
-				<Button size="xs" color="light" onclick={() => then(addShot(session, newShot('New shot')))}
-					>New shot</Button
+				<Button size="xs" color="light" onclick={() => then(onfiles())}>{say.files}</Button>
+				<Button
+					size="xs"
+					color="light"
+					onclick={() => then(addShot(session, newShot(common.newShot)))}>{common.newShot}</Button
 				>
 				<Button
 					size="xs"
 					color="light"
 					onclick={() =>
-						then(
-							addShot(session, { ...shot, title: `${shot.title} (copy)`.slice(0, LIMITS.title) })
-						)}
+						then(addShot(session, { ...shot, title: say.copy(shot.title).slice(0, LIMITS.title) }))}
 				>
-					Duplicate
+					{common.duplicate}
 				</Button>
 				{#if session.shotId && shots.length > 1}
 					{@const id = session.shotId}
 					<Button size="xs" color="light" onclick={() => then(setRemoved(session, id, true))}
-						>Take out</Button
+						>{common.remove}</Button
 					>
 				{/if}
 				<Button size="xs" color="light" onclick={() => then(openSampleDay(session))}
-					>Sample day</Button
+					>{common.sampleDay}</Button
 				>
 			</div>
 			<div class="device">
@@ -123,19 +125,19 @@
 				{/each}
 			</ol>
 			{#if removed.length > 0}
-				<h3>Taken out</h3>
+				<h3>{say.removed}</h3>
 				<ul>
 					{#each removed as one (one.id)}
 						<li>
 							<button type="button" onclick={() => then(setRemoved(session, one.id, false))}>
-								Bring back “{one.shot.title}”
+								{say.bringBack(one.shot.title)}
 							</button>
 						</li>
 					{/each}
 				</ul>
 			{/if}
 			{#if others.length > 0}
-				<h3>Other jobs</h3>
+				<h3>{say.otherJobs}</h3>
 				<ul>
 					{#each others as job (job.id)}
 						<li>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { topBarText as say } from '$words/screens/shell';
+	import { commonText as common } from '$words/screens/common';
 	import type { Session } from '../keeping/session.svelte';
 	import type { PlaceName } from '../shared/places';
 	import { indexOfOpen, stepBy } from '../keeping/dayActions';
@@ -26,7 +28,7 @@
 </script>
 
 <header class="bar">
-	<span class="word">Focalis</span>
+	<span class="word">{common.focalis}</span>
 	{#if session.job}<Places {place} {ongo} />{/if}
 	{#if session.shot && place !== 'day'}
 		<ShotMenu {session} {onfiles} {onhelp} />
@@ -34,14 +36,14 @@
 			<button
 				class="knob bare"
 				type="button"
-				aria-label="previous shot"
+				aria-label={common.previousShot}
 				disabled={index <= 0}
 				onclick={() => void stepBy(session, -1)}>‹</button
 			>
 			<button
 				class="knob bare"
 				type="button"
-				aria-label="next shot"
+				aria-label={common.nextShot}
 				disabled={index >= shots.length - 1}
 				onclick={() => void stepBy(session, 1)}>›</button
 			>
@@ -51,14 +53,14 @@
 	<span
 		role="status"
 		class="offline"
-		title={isOffline ? 'No network. Everything here works without one.' : undefined}
+		title={isOffline ? say.noNetworkEverythingHereWorks : undefined}
 		>{isOffline ? 'offline' : ''}</span
 	>
 	{#if session.job}
 		<button
 			class="knob bare"
 			type="button"
-			aria-label="Undo"
+			aria-label={say.undo}
 			title={steps.undoWords ?? undefined}
 			disabled={!steps.canUndo}
 			onclick={() => steps.undo()}>↶</button
@@ -66,7 +68,7 @@
 		<button
 			class="knob bare"
 			type="button"
-			aria-label="Redo"
+			aria-label={say.redo}
 			title={steps.redoWords ?? undefined}
 			disabled={!steps.canRedo}
 			onclick={() => steps.redo()}>↷</button

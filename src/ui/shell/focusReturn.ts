@@ -1,5 +1,5 @@
 /** Of what had the focus so many are remembered: what opened a sheet may be gone when it closes, as an item of a menu. */
-const REMEMBERED = 6;
+const REMEMBERED_ELEMENTS = 6;
 
 const canHoldFocus = (one: HTMLElement): boolean =>
 	one.isConnected && one.getClientRects().length > 0 && !one.matches(':disabled');
@@ -39,7 +39,7 @@ export function returnFocus(): () => void {
 		if (!(target instanceof HTMLElement)) return;
 		const dialog = target.closest('dialog');
 		if (dialog) watch(dialog);
-		else outside = [...outside.filter((one) => one !== target), target].slice(-REMEMBERED);
+		else outside = [...outside.filter((one) => one !== target), target].slice(-REMEMBERED_ELEMENTS);
 	}
 
 	document.addEventListener('focusin', focused);

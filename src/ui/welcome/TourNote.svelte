@@ -1,24 +1,26 @@
 <script lang="ts">
+	import { tourNoteText as say } from '$words/screens/welcome';
+	import { commonText as common } from '$words/screens/common';
 	import { tour } from './tour.svelte';
 
 	/** The tour: a note at the edge that covers no answer. */
 	const SENTENCES = [
-		'On top stands the answer: whom to focus on, and how to set the camera. “why” has the reasons.',
-		'Drag people, things and the camera on the stage: everything follows at once.',
-		'The frame shows the picture with its real blur: click a face to focus there.',
-		'Below is every f-number: pass over one to see it, click to lock it. Card is to carry along; Review says how it came out.'
+		say.theAnswerIsAtTheTop,
+		say.dragPeopleThingsAndTheCamera,
+		say.theFrameShowsThePictureWith,
+		say.belowIsEveryFNumberPoint
 	] as const;
 </script>
 
 {#if tour.step !== null}
-	<aside aria-label="Tour">
-		<p role="status">{tour.step + 1} of {SENTENCES.length}: {SENTENCES[tour.step]}</p>
+	<aside aria-label={say.tour}>
+		<p role="status">{say.of(tour.step + 1, SENTENCES.length, SENTENCES[tour.step] ?? '')}</p>
 		<div>
 			<button class="knob" type="button" onclick={() => tour.next(SENTENCES.length)}
-				>{tour.step + 1 < SENTENCES.length ? 'Next' : 'Done'}</button
+				>{tour.step + 1 < SENTENCES.length ? say.next : common.done}</button
 			>
 			{#if tour.step + 1 < SENTENCES.length}
-				<button class="knob" type="button" onclick={() => tour.end()}>Skip the tour</button>
+				<button class="knob" type="button" onclick={() => tour.end()}>{say.skipTheTour}</button>
 			{/if}
 		</div>
 	</aside>

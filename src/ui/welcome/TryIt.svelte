@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { tryItText as say } from '$words/screens/welcome';
+	import { commonText as common } from '$words/screens/common';
 	import { setUp } from '$core/arrange/setUp';
 	import type { Shot, Thing } from '$core/format/shot';
 	import { chanceOf } from '$core/odds/chanceOf';
@@ -17,8 +19,8 @@
 	/** The real thing in small: somebody is moved, the f-number is turned, and the answer and the picture follow. */
 
 	const NAMES = ['Mira', 'Teo', 'Aino'] as const;
-	const BACK = 2;
-	const { shot: begun } = setUp(blankShot('Try it'), LENSES.portrait85, [2, 1], 'waist-up');
+	const BACK_PERSON = 2;
+	const { shot: begun } = setUp(blankShot(say.tryIt), LENSES.portrait85, [2, 1], 'waist-up');
 	const frontM = begun.people[0]?.eyeMidpoint.z ?? 0;
 	const lanterns: Thing = {
 		id: 'lanterns',
@@ -47,7 +49,7 @@
 	const shot = $derived<Shot>({
 		...start,
 		people: start.people.map((one, i) =>
-			i === BACK ? { ...one, eyeMidpoint: { ...one.eyeMidpoint, z: frontM + behindM } } : one
+			i === BACK_PERSON ? { ...one, eyeMidpoint: { ...one.eyeMidpoint, z: frontM + behindM } } : one
 		)
 	});
 	const chance = chanceOf(ASSUMED);
@@ -77,10 +79,10 @@
 	}
 </script>
 
-<section aria-label="Try it">
+<section aria-label={say.tryIt}>
 	<p class="verdict" aria-live="polite">{words}</p>
 	<div class="picture">
-		<SmallFrame drawable={drawableOf(solution)} label="The picture, a ring on whom to focus" />
+		<SmallFrame drawable={drawableOf(solution)} label={say.thePictureWithARingAround} />
 	</div>
 	<div
 		class="stage"
@@ -95,14 +97,15 @@
 	</div>
 	<div class="hands">
 		<label>
-			<span>{NAMES[BACK]} stands {distance(behindM, settings.units)} behind the others</span>
+			<span>{say.standsBehindTheOthers(NAMES[BACK_PERSON], distance(behindM, settings.units))}</span
+			>
 			<input type="range" min={LEAST_M} max={MOST_M} step="0.05" bind:value={behindM} />
 		</label>
 		<label>
 			<span
 				>{rung === null
-					? `${fStop(shownFNumber)}, as Focalis has it`
-					: `${fStop(shownFNumber)}, by you`}</span
+					? say.chosenByFocalis(fStop(shownFNumber))
+					: say.chosenByYou(fStop(shownFNumber))}</span
 			>
 			<input
 				type="range"
@@ -115,7 +118,7 @@
 			/>
 		</label>
 		<button class="knob" type="button" disabled={rung === null} onclick={() => (rung = null)}
-			>let Focalis choose</button
+			>{common.letFocalisChoose}</button
 		>
 	</div>
 </section>

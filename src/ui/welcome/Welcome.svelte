@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { welcomeText as say } from '$words/screens/welcome';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import { addShot } from '../keeping/dayActions';
 	import { newShot } from '../keeping/newShot';
@@ -18,33 +20,35 @@
 
 <main class="welcome">
 	<div class="words">
-		<h1>Faces sharp, background as you meant it.</h1>
+		<h1>{say.facesSharpBackgroundAsYouMeant}</h1>
 		<p>
-			Focalis picks the focus point, the eye and the aperture for a picture of people, from where
-			everyone stands. Nothing leaves this browser.
+			{say.focalisPicksTheFocusPointThe}
 		</p>
 		<ul>
 			<li>
-				<Button onclick={() => void sample()}>Open the sample day</Button>
-				<span>a wedding of ten shots, worked out</span>
+				<Button onclick={() => void sample()}>{say.openTheSampleDay}</Button>
+				<span>{say.aWeddingOfTenShotsAlready}</span>
 			</li>
 			<li>
 				<Button color="light" onclick={() => photographAsked.ask('new-shot')}
-					>From a photograph</Button
+					>{common.fromAPhotograph2}</Button
 				>
-				<span>point a phone at them: everybody is found</span>
+				<span>{say.pointAPhoneAtThemEverybody}</span>
 			</li>
 			<li>
-				<Button color="light" onclick={onnow}>A verdict in three taps</Button>
-				<span>for the shot that nobody planned</span>
+				<Button color="light" onclick={onnow}>{say.aVerdictInThreeTaps}</Button>
+				<span>{say.forTheShotThatNobodyPlanned}</span>
 			</li>
 		</ul>
 		<p>
-			Or <button
+			{say.or}
+			<button
 				class="in-text"
 				type="button"
-				onclick={() => void addShot(session, newShot('New shot'))}><span>Start a shot</span></button
-			> from nothing, or drop a file of yours on this window.
+				onclick={() => void addShot(session, newShot(common.newShot))}
+				><span>{say.startAShot}</span></button
+			>
+			{say.fromScratchOrDropOneOf}
 		</p>
 	</div>
 	<div class="try">

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { noAnswerText as say } from '$words/screens/working';
+	import { commonText as common } from '$words/screens/common';
 	/** Says that something could not be worked out, and tries again. Nothing while all is well. */
 	interface Props {
 		asked: { readonly problem: string; again(): void };
@@ -11,8 +13,8 @@
 
 {#if asked.problem}
 	<p role="alert">
-		There is no answer for {what}: {asked.problem}.
-		<button class="knob" type="button" onclick={() => asked.again()}>Try again</button>
+		{say.thereIsNoAnswerFor(what, asked.problem)}
+		<button class="knob" type="button" onclick={() => asked.again()}>{common.tryAgain}</button>
 	</p>
 {/if}
 

@@ -9,7 +9,7 @@ const RAISED_EYES_M = 1.85;
 /** From this light on the sun shines, EV at ISO 100. */
 export const SUN_EV = 14;
 /** More people than this are put on something. */
-const MANY = 6;
+const CROWD_SIZE = 6;
 
 /** The sun this far from where the camera looks is still in danger of being looked at, degrees. */
 const TOWARDS_DEG = 75;
@@ -38,7 +38,7 @@ export function cautionsOf(shot: Shot): Caution[] {
 		'flash-people': flash && people.length > 0,
 		sun: isSunInSight(shot, ev100),
 		'raised-camera': camera.position.y > RAISED_CAMERA_M,
-		'raised-people': isRaised || people.length > MANY,
+		'raised-people': isRaised || people.length > CROWD_SIZE,
 		support: camera.support === 'tripod' || camera.support === 'monopod',
 		permission: has('child', 'infant'),
 		'permission-people': people.length > 0 && !has('child', 'infant')

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { chooseLensText as say } from '$words/screens/bench/choose';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { MOST_SHORTLISTED, type LensNotes } from '$core/format/lensNotes';
@@ -59,15 +61,15 @@
 	const note = (entry: KitLens, change: Partial<LensNotes>, words: string) =>
 		put(entry, { notes: { ...notesOf(entry), ...change } }, words);
 	const list = (entry: KitLens, isShortlisted: boolean) =>
-		note(entry, { isShortlisted }, isShortlisted ? 'on the shortlist' : 'off the shortlist');
+		note(entry, { isShortlisted }, isShortlisted ? say.onTheShortlist : say.offTheShortlist);
 
 	/** A lens that one has not: begins like the first shown, under a name of its own. */
 	function want() {
 		const model = shown[0] ?? kit.contents.lenses[0];
 		if (!model) return;
 		const names = kit.contents.lenses.map(({ lens }) => lens.name);
-		let name = 'A lens to weigh';
-		for (let i = 2; names.includes(name); i++) name = `A lens to weigh ${i}`;
+		let name: string = say.aLensToConsider;
+		for (let i = 2; names.includes(name); i++) name = say.aLensToConsider2(i);
 		const id = crypto.randomUUID();
 		const position = 1 + Math.max(0, ...kit.contents.lenses.map((one) => one.position));
 		const { lens, onlyOn } = model;
@@ -82,7 +84,7 @@
 		const again = () => kit.put(entry);
 		again();
 		session.bench.did({
-			words: 'a lens to weigh',
+			words: say.aLensToConsider3,
 			gesture: id,
 			back: () => kit.remove(entry),
 			again
@@ -94,7 +96,7 @@
 		openId = null;
 		kit.remove(entry);
 		session.bench.did({
-			words: 'a lens taken out',
+			words: say.aLensRemoved,
 			gesture: crypto.randomUUID(),
 			back: () => kit.put(entry),
 			again: () => kit.remove(entry)
@@ -102,16 +104,17 @@
 	}
 </script>
 
-<section aria-label="Choose a lens">
-	<h2>Choose a lens</h2>
-	<p>Lenses side by side on one body: what each gives, and what it would make of the day.</p>
+<section aria-label={common.chooseALens}>
+	<h2>{common.chooseALens}</h2>
+	<p>{say.lensesSideBySideOnOne}</p>
 	<p class="note">
-		Sharpness measured on one body says nothing on another: it is shown for
-		<bdi>{body.body.name}</bdi> alone.
+		{say.sharpnessMeasuredOnOneBodySays}
+		<bdi>{body.body.name}</bdi>
+		{say.only}
 	</p>
 	<div class="row">
 		<OptionalNumber
-			label="reaches"
+			label={say.reaches}
 			unit="mm"
 			value={filter.focalMm}
 			low={4}
@@ -119,23 +122,23 @@
 			onchange={(focalMm) => (filter = { ...filter, focalMm })}
 		/>
 		<OptionalNumber
-			label="opens at least to f/"
+			label={say.opensAtLeastToF}
 			value={filter.fNumber}
 			low={0.7}
 			high={32}
 			onchange={(fNumber) => (filter = { ...filter, fNumber })}
 		/>
-		<Button size="xs" color="light" onclick={want}>Weigh one you do not have</Button>
+		<Button size="xs" color="light" onclick={want}>{say.considerOneYouDoNotOwn}</Button>
 		{#if day.work.isBusy}
-			<div class="bar" role="group" aria-label="Working out the day">
-				<span>The day with each…</span>
+			<div class="bar" role="group" aria-label={say.workingOutTheDay}>
+				<span>{say.theDayWithEach}</span>
 				<Progressbar size="h-1.5" progress={Math.round(100 * (day.work.share ?? 0))} />
 			</div>
 		{/if}
 	</div>
-	{#if day.work.problem}<p role="alert" class="is-soft">It stopped: {day.work.problem}.</p>{/if}
+	{#if day.work.problem}<p role="alert" class="is-soft">{say.itStopped(day.work.problem)}</p>{/if}
 	{#if shown.length === 0}
-		<p>No lens is like that. Ask for less, or weigh one that you do not have.</p>
+		<p>{say.noLensMatchesAskForLess}</p>
 	{:else}
 		<SideBySide
 			entries={shown}
@@ -148,11 +151,9 @@
 			onlist={(entry) => list(entry, !notesOf(entry).isShortlisted)}
 		/>
 		<p class="note">
-			At its best: line pairs per picture height in the centre. Least in the day: what of its best
-			it gives at the f-number of the shot that asks most of it. Good of 100: the shot in the middle
-			of the day, framed as planned.
+			{say.atItsBestLinePairsPer}
 			{#if shortlist.length >= MOST_SHORTLISTED}
-				The shortlist is full: take one off for another.
+				{say.theShortlistIsFullTakeOne}
 			{/if}
 		</p>
 	{/if}
@@ -164,10 +165,10 @@
 			onforget={() => forget(open)}
 		/>
 	{/if}
-	<h3>Shortlist</h3>
+	<h3>{say.shortlist}</h3>
 	{#if shortlist.length === 0}
 		<p class="note">
-			Up to three, with what is praised and what is complained of, and every shot of the day.
+			{say.upToThreeWithPraiseComplaints}
 		</p>
 	{:else}
 		<div class="cards">
@@ -176,7 +177,7 @@
 					{entry}
 					{titles}
 					made={day.made.get(entry.id) ?? []}
-					onnote={(change) => note(entry, change, 'a note')}
+					onnote={(change) => note(entry, change, common.aNote)}
 					onoff={() => list(entry, false)}
 				/>
 			{/each}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { lensNumbersText as say } from '$words/screens/bench/choose';
+	import { commonText as common } from '$words/screens/common';
 	import type { LensNotes } from '$core/format/lensNotes';
 	import type { KitLens } from '$data/store/database';
 	import LensFields from '../../kit/LensFields.svelte';
@@ -19,47 +21,47 @@
 		onput({ notes: { ...notesOf(entry), ...change } }, words);
 </script>
 
-<section class="edit" aria-label="Numbers of {entry.lens.name}">
+<section class="edit" aria-label={say.figuresFor(entry.lens.name)}>
 	<div class="row">
 		<OptionalNumber
-			label="weight"
+			label={common.weight}
 			unit="g"
 			value={notesOf(entry).weightG ?? null}
 			low={1}
 			high={30_000}
-			onchange={(weightG) => note({ weightG: weightG ?? undefined }, 'a weight')}
+			onchange={(weightG) => note({ weightG: weightG ?? undefined }, say.aWeight)}
 		/>
 		<OptionalNumber
-			label="price"
+			label={common.price}
 			value={notesOf(entry).price ?? null}
 			low={0}
 			high={10_000_000}
-			onchange={(price) => note({ price: price ?? undefined }, 'a price')}
+			onchange={(price) => note({ price: price ?? undefined }, say.aPrice)}
 		/>
 		{#if entry.isWanted}
 			<button
 				class="knob"
 				type="button"
-				onclick={() => onput({ isWanted: undefined }, 'a lens of one’s own')}>I have it now</button
+				onclick={() => onput({ isWanted: undefined }, say.aLensOfOnesOwn)}>{say.iOwnItNow}</button
 			>
-			<button class="knob" type="button" onclick={() => onforget()}>Take it out</button>
+			<button class="knob" type="button" onclick={() => onforget()}>{say.removeIt}</button>
 		{/if}
 	</div>
 	{#if entry.isWanted}
 		<LensFields
 			lens={entry.lens}
 			onlyOn={entry.onlyOn}
-			onchange={(change) => onput(change, 'a lens', `lens ${entry.id}`)}
+			onchange={(change) => onput(change, say.aLens, `lens ${entry.id}`)}
 		/>
 	{/if}
 	{#if !entry.sharpness || entry.sharpness.isTyped}
 		<TypedSharpness
 			{entry}
 			{bodyName}
-			onchange={(sharpness) => onput({ sharpness }, 'sharpness typed in')}
+			onchange={(sharpness) => onput({ sharpness }, say.sharpnessTypedIn)}
 		/>
 	{:else}
-		<p class="note">Its sharpness was measured on the bench ({entry.sharpness.date}).</p>
+		<p class="note">{say.itsSharpnessWasMeasuredOnThe(entry.sharpness.date)}</p>
 	{/if}
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { optionalNumberText as say } from '$words/screens/bench/choose';
 	/** A number that may be left open; what is none, or beyond its bounds, is said and changes nothing. */
 	interface Props {
 		label: string;
@@ -18,7 +19,7 @@
 	function take(typed: string) {
 		const number = Number(typed.trim().replace(',', '.'));
 		const isFine = typed.trim() === '' || (number >= low && number <= high);
-		problem = isFine ? '' : `from ${low} to ${high}, or nothing`;
+		problem = isFine ? '' : say.fromToOrNothing(low, high);
 		if (isFine) onchange(typed.trim() === '' ? null : number);
 	}
 </script>

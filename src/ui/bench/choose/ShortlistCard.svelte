@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { shortlistCardText as say } from '$words/screens/bench/choose';
+	import { commonText as common } from '$words/screens/common';
 	import type { LensOnShot } from '$core/advice/lensOnShot';
 	import type { LensNotes } from '$core/format/lensNotes';
 	import type { KitLens } from '$data/store/database';
@@ -18,27 +20,25 @@
 	let { entry, titles, made, onnote, onoff }: Props = $props();
 	const notes = $derived(notesOf(entry));
 	const id = $props.id();
-	const LONGEST = 400;
+	const LONGEST_NOTE = 400;
 </script>
 
-<section aria-label="{entry.lens.name}, on the shortlist">
+<section aria-label={say.onTheShortlist(entry.lens.name)}>
 	<div class="head">
 		<h4><bdi>{entry.lens.name}</bdi></h4>
-		<button class="knob" type="button" onclick={onoff}>Take off the list</button>
+		<button class="knob" type="button" onclick={onoff}>{common.takeOffTheList}</button>
 	</div>
 	{#each ['praise', 'complaints'] as const as kind (kind)}
-		<label for="{id}-{kind}"
-			>{kind === 'praise' ? 'What is praised' : 'What is complained of'}</label
-		>
+		<label for="{id}-{kind}">{kind === 'praise' ? say.praise : say.complaints}</label>
 		<textarea
 			id="{id}-{kind}"
 			class="typed"
 			rows="2"
-			maxlength={LONGEST}
+			maxlength={LONGEST_NOTE}
 			value={notes[kind]}
 			onchange={(event) => onnote({ [kind]: event.currentTarget.value.trim() })}></textarea>
 	{/each}
-	<ul aria-label="The day with it">
+	<ul aria-label={say.theDayWithIt}>
 		{#each titles as title, i (i)}
 			<li>
 				<bdi>{title}</bdi>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { sideBySideText as say } from '$words/screens/bench/choose';
+	import { commonText as common } from '$words/screens/common';
 	import type { LensOnShot } from '$core/advice/lensOnShot';
 	import type { KitLens } from '$data/store/database';
 	import { reachWords, widestWords } from '$words/choosing';
@@ -31,21 +33,21 @@
 
 <!-- wider than a phone: it scrolls by itself, by keys, too -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="wide" tabindex="0" role="region" aria-label="Lenses side by side">
+<div class="wide" tabindex="0" role="region" aria-label={say.lensesSideBySide}>
 	<table>
 		<thead>
 			<tr>
-				<th scope="col">lens</th>
-				<th scope="col">reach</th>
-				<th scope="col">opens to</th>
-				<th scope="col">focuses from</th>
-				<th scope="col">weight</th>
-				<th scope="col">price</th>
-				<th scope="col">at its best</th>
-				<th scope="col">least in the day</th>
-				<th scope="col">good of 100</th>
-				<th scope="col">backgrounds</th>
-				<th scope="col"><span class="sr-only">shortlist</span></th>
+				<th scope="col">{common.lens}</th>
+				<th scope="col">{say.reach}</th>
+				<th scope="col">{say.opensTo}</th>
+				<th scope="col">{say.focusesFrom}</th>
+				<th scope="col">{common.weight}</th>
+				<th scope="col">{common.price}</th>
+				<th scope="col">{say.atItsBest}</th>
+				<th scope="col">{say.leastInTheDay}</th>
+				<th scope="col">{say.goodOf100}</th>
+				<th scope="col">{say.backgrounds}</th>
+				<th scope="col"><span class="sr-only">{say.shortlist}</span></th>
 			</tr>
 		</thead>
 		<tbody>
@@ -62,7 +64,7 @@
 							><span aria-hidden="true">{openId === entry.id ? '▾' : '▸'}</span>
 							<bdi>{entry.lens.name}</bdi></button
 						>
-						{#if entry.isWanted}<span class="note">not yours</span>{/if}
+						{#if entry.isWanted}<span class="note">{say.notYours}</span>{/if}
 					</th>
 					<td class="lens">{reachWords(entry.lens)}</td>
 					<td>{widestWords(entry.lens)}</td>
@@ -71,16 +73,16 @@
 					<td>{notes.price ?? ''}</td>
 					<td>
 						{#if best !== null}{best}{#if entry.sharpness?.isTyped}
-								<span class="note">typed in</span>{/if}{:else if entry.sharpness}<span class="note"
-								>on another body</span
+								<span class="note">{say.typedIn}</span>{/if}{:else if entry.sharpness}<span
+								class="note">{say.onAnotherBody}</span
 							>{/if}
 					</td>
 					<td>{over.leastSharp === null ? '' : `${Math.round(100 * over.leastSharp)} %`}</td>
 					<td>
 						{over.goodShare === null ? '' : Math.round(100 * over.goodShare)}
-						{#if over.lost > 0}<span class="note">{over.lost} of {shots} not with it</span>{/if}
+						{#if over.lost > 0}<span class="note">{say.ofNotPossible(over.lost, shots)}</span>{/if}
 					</td>
-					<td>{over.intents > 0 ? `${over.intentsMet} of ${over.intents}` : ''}</td>
+					<td>{over.intents > 0 ? say.of(over.intentsMet, over.intents) : ''}</td>
 					<td>
 						<button
 							class="knob"
@@ -88,7 +90,7 @@
 							aria-pressed={notes.isShortlisted}
 							disabled={!notes.isShortlisted && isFull}
 							onclick={() => onlist(entry)}
-							>shortlist<span class="sr-only"> {entry.lens.name}</span></button
+							>{say.shortlist}<span class="sr-only"> {entry.lens.name}</span></button
 						>
 					</td>
 				</tr>

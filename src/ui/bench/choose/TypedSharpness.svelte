@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { typedSharpnessText as say } from '$words/screens/bench/choose';
 	import type { MeasuredSharpness } from '$core/format/sharpness';
 	import { nominalFNumber, ladderOf } from '$core/optics/fNumber';
 	import type { KitLens } from '$data/store/database';
@@ -15,13 +16,13 @@
 
 	let { entry, bodyName, onchange }: Props = $props();
 	const ofBody = $derived(entry.sharpness?.bodyName ?? bodyName);
-	const STOPS = 8;
-	const MOST = 20_000;
+	const STOPS_OFFERED = 8;
+	const MOST_LINE_PAIRS = 20_000;
 	const focalMm = $derived(entry.lens.focalMm[0]);
 	const fNumbers = $derived(
 		ladderOf(entry.lens, focalMm)
 			.filter((_, i) => i % 3 === 0)
-			.slice(0, STOPS)
+			.slice(0, STOPS_OFFERED)
 			.map(nominalFNumber)
 	);
 	const known = (fNumber: number) =>
@@ -49,7 +50,7 @@
 </script>
 
 <fieldset>
-	<legend>Sharpness as others measured it on {ofBody}, line pairs per picture height</legend>
+	<legend>{say.sharpnessAsOthersMeasuredItOn(ofBody)}</legend>
 	<div class="wide">
 		<table>
 			<thead>
@@ -66,10 +67,10 @@
 							<td>
 								<OptionalNumber
 									quiet
-									label="{where} at {fStop(fNumber)}"
+									label={say.at(where, fStop(fNumber))}
 									value={known(fNumber)?.[where] ?? null}
 									low={0}
-									high={MOST}
+									high={MOST_LINE_PAIRS}
 									onchange={(value) => set(fNumber, { [where]: value })}
 								/>
 							</td>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { exerciseBenchText as say } from '$words/screens/bench/exercises';
 	import { untrack } from 'svelte';
 	import type { ExerciseName } from '$core/format/exerciseLog';
 	import { readExercise } from '$core/exercises/reading';
@@ -66,8 +67,8 @@
 <section aria-label={text.title}>
 	<HowTo {...text}><ExerciseSetUp {exercise} /></HowTo>
 	<FramesIn
-		of="the exercise"
-		practice="Do it with the practice camera"
+		of={say.theExercise}
+		practice={say.doItWithThePracticeCamera}
 		measured={measured.length}
 		{isBusy}
 		share={run.work.share ?? measured.length / Math.max(1, home.files.length)}
@@ -92,7 +93,7 @@
 					{/each}
 				</div>
 			{/if}
-			<ol class="strip" aria-label="Frames of the exercise">
+			<ol class="strip" aria-label={say.framesOfTheExercise}>
 				{#each run.files as file, i (file.id)}
 					<li>
 						<SmallPicture file={file.file} />
@@ -104,7 +105,7 @@
 			</ol>
 			{#if run.isPractice}
 				<p class="note">
-					Practice frames are small: what blurs less than a pixel or two of them passes for sharp.
+					{say.practiceFramesAreSmallBlurOf}
 				</p>
 			{/if}
 			{#if reading && !isBusy}

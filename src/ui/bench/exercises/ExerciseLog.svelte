@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { exerciseLogText as say } from '$words/screens/bench/exercises';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import type { Score } from '$core/exercises/exercise';
 	import type { ExerciseRecord } from '$core/format/exerciseLog';
@@ -29,7 +31,7 @@
 		try {
 			log = await shelf.all();
 		} catch {
-			problem = 'The log cannot be read just now.';
+			problem = say.theLogCannotBeReadJust;
 		}
 	}
 	void read();
@@ -39,7 +41,7 @@
 		try {
 			await work();
 		} catch (error) {
-			problem = `The log was not changed: ${error instanceof Error ? error.message : 'unknown'}.`;
+			problem = say.theLogWasNotChanged(error instanceof Error ? error.message : 'unknown');
 		}
 		await read();
 	}
@@ -62,7 +64,7 @@
 		};
 		again();
 		session.bench.did({
-			words: 'put in the log',
+			words: say.putInTheLog,
 			gesture: record.id,
 			back: () => {
 				written = '';
@@ -76,7 +78,7 @@
 		const again = () => void doIt(() => shelf.forget(record.id));
 		again();
 		session.bench.did({
-			words: 'taken out of the log',
+			words: say.removedFromTheLog,
 			gesture: crypto.randomUUID(),
 			back: () => void doIt(() => shelf.put(record)),
 			again
@@ -86,16 +88,16 @@
 
 {#if score}
 	<div class="row">
-		<span><strong>{score.good} of {score.of}</strong> as they should be.</span>
+		<span><strong>{say.of(score.good, score.of)}</strong> {say.asTheyShouldBe}</span>
 		<Button size="xs" disabled={written === present} onclick={write}
-			>{written === present ? 'In the log' : 'Put it in the log'}</Button
+			>{written === present ? say.inTheLog : say.putItInTheLog}</Button
 		>
 	</div>
 {/if}
 {#if problem}<p role="alert" class="is-soft">{problem}</p>{/if}
 {#if shown.length > 0}
-	<section aria-label="Log of this exercise">
-		<h3>Log</h3>
+	<section aria-label={say.logOfThisExercise}>
+		<h3>{common.log}</h3>
 		<ol>
 			{#each shown as record (record.id)}
 				<li>
@@ -103,15 +105,15 @@
 					<span class="bar" aria-hidden="true"
 						><span style:width="{(100 * record.score.good) / record.score.of}%"></span></span
 					>
-					<span>{record.score.good} of {record.score.of}</span>
+					<span>{say.of(record.score.good, record.score.of)}</span>
 					<span class="note"
-						><bdi>{record.lensName}</bdi>, {record.frames} frames{record.isPractice
-							? ', practice camera'
-							: ''}{record.score.good / record.score.of === best && shown.length > 1
-							? ' · best so far'
-							: ''}</span
+						><bdi>{record.lensName}</bdi>{say.frames(
+							record.frames,
+							record.isPractice ? say.practiceCamera : '',
+							record.score.good / record.score.of === best && shown.length > 1 ? say.bestSoFar : ''
+						)}</span
 					>
-					<button class="knob" type="button" onclick={() => forget(record)}>Take out</button>
+					<button class="knob" type="button" onclick={() => forget(record)}>{common.remove}</button>
 				</li>
 			{/each}
 		</ol>

@@ -1,14 +1,14 @@
 <script lang="ts">
+	import { exerciseSetUpText as say } from '$words/screens/bench/exercises';
 	import type { ExerciseName } from '$core/format/exerciseLog';
 
 	/** How camera and what is practised on stand: from above, or as the frame shows it. */
 	let { exercise }: { exercise: ExerciseName } = $props();
 	const LABELS: Readonly<Record<ExerciseName, string>> = {
-		'three-objects':
-			'From above: the camera, and three objects on a diagonal, a hand’s breadth apart',
-		'aperture-ladder': 'From above: a camera on a tripod, and three objects on a diagonal',
-		'eyes-then-nose': 'From the side: a face, and the camera at three distances',
-		'four-edges': 'The frame, with the eye at each of its edges in turn, and once upright'
+		'three-objects': say.fromAboveTheCameraAndThree,
+		'aperture-ladder': say.fromAboveACameraOnA,
+		'eyes-then-nose': say.fromTheSideAFaceAnd,
+		'four-edges': say.theFrameWithTheEyeAt
 	};
 	const OBJECT_PLACES = [
 		[128, 92],

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { exerciseSheetText as say } from '$words/screens/bench/exercises';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import type { ExerciseReading } from '$core/exercises/reading';
 	import type { Sheet } from '$files/out/paper/contactSheet';
@@ -21,8 +23,8 @@
 	let said = $state('');
 	let isBusy = $state(false);
 	/** More than three do not go on a sheet, less than one makes none. */
-	const MOST = 3;
-	const shown = $derived(reading.best.slice(0, MOST));
+	const MOST_FRAMES = 3;
+	const shown = $derived(reading.best.slice(0, MOST_FRAMES));
 	const canBeMade = $derived(shown.some((i) => files[i]?.file));
 
 	async function sheet(): Promise<Sheet> {
@@ -49,7 +51,7 @@
 			}
 			said = savedWords('handed', name);
 		} catch (error) {
-			said = `It was not saved: ${error instanceof Error ? error.message : 'unknown'}.`;
+			said = say.itWasNotSaved(error instanceof Error ? error.message : 'unknown');
 		} finally {
 			isBusy = false;
 		}
@@ -58,14 +60,15 @@
 
 {#if canBeMade}
 	<div class="row">
-		<span>The best {shown.length === 1 ? 'frame' : `${shown.length} frames`} on one sheet:</span>
-		<Button size="xs" disabled={isBusy} onclick={() => save('pdf')}>As PDF</Button>
-		<Button size="xs" color="light" disabled={isBusy} onclick={() => save('png')}>As picture</Button
+		<span>{say.theBestOnOneSheet(shown.length === 1 ? 'frame' : say.frames(shown.length))}</span>
+		<Button size="xs" disabled={isBusy} onclick={() => save('pdf')}>{common.asPdf}</Button>
+		<Button size="xs" color="light" disabled={isBusy} onclick={() => save('png')}
+			>{common.asPicture}</Button
 		>
-		<span role="status">{isBusy ? 'Being made…' : said}</span>
+		<span role="status">{isBusy ? common.beingMade : said}</span>
 	</div>
 {:else if shown.length > 0}
-	<p class="note">Choose the frames again to make a sheet of the best of them.</p>
+	<p class="note">{say.chooseTheFramesAgainToMake}</p>
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { pointAtObjectsText as say } from '$words/screens/bench/exercises';
 	import { OBJECTS } from '$core/exercises/exercise';
 	import { largePicture } from '../../frames/pictures';
 	import PointingCross from '../../shared/PointingCross.svelte';
@@ -12,9 +13,9 @@
 	const file = $derived(run.files.find((one) => one.file) ?? null);
 	const size = $derived(file?.measured ?? null);
 	const WHERE: Readonly<Record<(typeof OBJECTS)[number], string>> = {
-		first: 'the first object, the nearest',
-		second: 'the second, in the middle',
-		third: 'the third, the farthest'
+		first: say.theFirstObjectTheNearest,
+		second: say.theSecondInTheMiddle,
+		third: say.theThirdTheFarthest
 	};
 
 	$effect(() => {
@@ -37,15 +38,16 @@
 </script>
 
 {#if run.files.length > 0 && !file}
-	<p>These frames were measured before. Choose them again to see them.</p>
+	<p>{say.theseFramesWereMeasuredBefore}</p>
 {:else if file && size}
 	<div class="row">
 		<p role="status">
-			{#if run.nextObject}Tap {WHERE[run.nextObject]}: on an edge or some detail of it.{:else if following.isBusy}Looked
-				for in the other frames…{:else}All three are followed through the frames.{/if}
+			{#if run.nextObject}{say.tapOnAnEdgeOrSome(
+					WHERE[run.nextObject]
+				)}{:else if following.isBusy}{say.lookingForItInTheOther}{:else}{say.allThreeAreFollowedThroughThe}{/if}
 		</p>
 		{#if run.nextObject !== 'first'}
-			<button class="knob" type="button" onclick={() => run.unpoint()}>Point anew</button>
+			<button class="knob" type="button" onclick={() => run.unpoint()}>{say.pointAgain}</button>
 		{/if}
 	</div>
 	<div class="picture" style:--shape={size.widthPx / size.heightPx}>
@@ -60,7 +62,7 @@
 		{/each}
 		{#if run.nextObject}
 			<PointingCross
-				label="Tap {WHERE[run.nextObject]}"
+				label={say.tap(WHERE[run.nextObject])}
 				isWaiting={following.isBeginning}
 				onpoint={point}
 			/>

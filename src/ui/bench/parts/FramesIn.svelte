@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { framesInText as say } from '$words/screens/bench/parts';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { capital } from '$words/numbers';
@@ -47,10 +49,10 @@
 </script>
 
 <div class="row">
-	<Button size="xs" disabled={isBusy} onclick={() => input?.click()}>Choose frames…</Button>
+	<Button size="xs" disabled={isBusy} onclick={() => input?.click()}>{common.chooseFrames}</Button>
 	<Button size="xs" color="light" disabled={isBusy} onclick={onshoot}>{practice}</Button>
 	{#if measured + passedOver.length > 0 && !isBusy}
-		<button class="knob" type="button" onclick={onclear}>Clear</button>
+		<button class="knob" type="button" onclick={onclear}>{say.clear}</button>
 	{/if}
 	<input
 		bind:this={input}
@@ -58,25 +60,25 @@
 		type="file"
 		multiple
 		accept={acceptedPictures()}
-		aria-label="Choose frames of {of}"
+		aria-label={say.chooseFramesOf(of)}
 		onchange={chosen}
 	/>
 </div>
 {#if isBusy}
-	<div class="row" role="group" aria-label="Measuring {of}">
-		<span>{measured} measured</span>
+	<div class="row" role="group" aria-label={say.measuring(of)}>
+		<span>{say.measured(measured)}</span>
 		<div class="bar">
 			<Progressbar size="h-1.5" progress={Math.round(100 * share)} />
 		</div>
-		<button class="knob" type="button" onclick={onstop}>Stop</button>
+		<button class="knob" type="button" onclick={onstop}>{common.stop}</button>
 	</div>
 {:else if measured > 0}
-	<p role="status">{measured === 1 ? '1 frame is' : `${measured} frames are`} measured.</p>
+	<p role="status">{say.measured2(measured === 1 ? say.n1FrameIs : say.framesAre(measured))}</p>
 {/if}
 {#if problem}<p role="alert" class="is-soft">{capital(problem)}.</p>{/if}
 {#if passedOver.length > 0}
 	<details open={measured === 0}>
-		<summary>{passedOver.length} passed over</summary>
+		<summary>{say.skipped(passedOver.length)}</summary>
 		<ul>
 			{#each passedOver as { name, words }, i (i)}
 				<li><bdi>{name}</bdi>: {words}</li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { howToText as say } from '$words/screens/bench/parts';
 	import type { Snippet } from 'svelte';
 
 	/** How a bench or an exercise goes: what for, the steps, what goes wrong, and a drawing beside them. */
@@ -21,7 +22,7 @@
 		<ol>
 			{#each steps as step, i (i)}<li>{step}</li>{/each}
 		</ol>
-		<p class="note">What usually goes wrong: {mistakes}</p>
+		<p class="note">{say.whatUsuallyGoesWrong(mistakes)}</p>
 	</div>
 	{@render children()}
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { droppingText as say } from '$words/screens/files/in';
 	import { FRAMES_DRAGGED } from '../../frames/handedFiles.svelte';
 	import { droppedFiles } from '../../browser/folders';
 
@@ -34,7 +35,7 @@
 	}}
 />
 
-{#if isDropping}<div class="drop" aria-hidden="true">Drop the file here</div>{/if}
+{#if isDropping}<div class="drop" aria-hidden="true">{say.dropTheFileHere}</div>{/if}
 
 <style>
 	.drop {

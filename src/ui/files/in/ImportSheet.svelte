@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { importSheetText as say } from '$words/screens/files/in';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { untrack } from 'svelte';
@@ -28,26 +30,26 @@
 
 	const WAY_WORDS: Readonly<Record<ImportDecision, string>> = {
 		take: 'take',
-		both: 'keep both',
-		replace: 'replace mine',
+		both: say.keepBoth,
+		replace: say.replaceMine,
 		skip: 'skip'
 	};
 	/** What was chosen, by the number of the job and the key of the item. */
 	let chosen = $state<Record<string, ImportDecision>>({});
 	let isTaking = $state(false);
 	/** Of a list so many are shown at first: a thousand make the page wait. */
-	const FIRST = 40;
+	const SHOWN_AT_FIRST = 40;
 	/** The numbers of the lists that are shown whole. */
 	const unfolded = new SvelteSet<number>();
 	const keyOf = (job: number, { key }: Item) => `${job} ${key}`;
 	const wayOf = (job: number, item: Item): ImportDecision =>
 		chosen[keyOf(job, item)] ?? item.ways[0] ?? 'skip';
 	/** The number that stands for the kit. */
-	const KIT = -1;
+	const KIT_ITEM = -1;
 
 	const all = [
 		...file.jobs.flatMap(({ items }, job) => items.map((item) => ({ job, item }))),
-		...file.kit.map((item) => ({ job: KIT, item }))
+		...file.kit.map((item) => ({ job: KIT_ITEM, item }))
 	];
 	const different = all.filter(({ item }) => item.differs !== '');
 	const bringsNothing = all.length === 0 && file.jobs.every(({ mine }) => mine !== null);
@@ -61,8 +63,8 @@
 	function countWords({ items, same, mine }: JobComparison): string {
 		const shots = items.filter(({ subject }) => subject.kind === 'shot');
 		const fresh = shots.filter(({ differs }) => !differs).length;
-		const parts = [`${fresh} new`, `${shots.length - fresh} different`, `${same} the same`];
-		return mine ? `Shots: ${parts.join(', ')}.` : `A new day with ${fresh} shots.`;
+		const parts = [say.new(fresh), say.different(shots.length - fresh), say.theSame(same)];
+		return mine ? say.shots(parts.join(', ')) : say.aNewDayWithShots(fresh);
 	}
 
 	async function take() {
@@ -76,7 +78,7 @@
 			jobIds.push(id ?? one.mine?.id ?? null);
 		}
 		const { exercises, frames } = session.library.shelves;
-		const ofKit = (item: Item) => wayOf(KIT, item);
+		const ofKit = (item: Item) => wayOf(KIT_ITEM, item);
 		await takeKit(kit, exercises, file.kit, ofKit);
 		for (const id of await takeSaid(frames, jobIds, file.kit, ofKit)) await readAgain(session, id);
 		if (openId && openId !== session.job?.id) await session.openJob(openId);
@@ -89,14 +91,14 @@
 
 {#snippet list(job: number, items: readonly Item[])}
 	<ul>
-		{#each unfolded.has(job) ? items : items.slice(0, FIRST) as item (item.key)}
+		{#each unfolded.has(job) ? items : items.slice(0, SHOWN_AT_FIRST) as item (item.key)}
 			<li>
 				<span>
 					<bdi>{item.title}</bdi>
-					<small>{item.differs ? `different: ${item.differs}` : 'new'}</small>
+					<small>{item.differs ? say.different2(item.differs) : 'new'}</small>
 				</span>
 				<Pick
-					label={`${item.title}: what to do`}
+					label={say.whatToDo(item.title)}
 					quiet
 					options={item.ways.map((value) => ({ value, text: WAY_WORDS[value] }))}
 					value={wayOf(job, item)}
@@ -105,21 +107,21 @@
 			</li>
 		{/each}
 	</ul>
-	{#if items.length > FIRST && !unfolded.has(job)}
+	{#if items.length > SHOWN_AT_FIRST && !unfolded.has(job)}
 		<button class="knob" type="button" onclick={() => unfolded.add(job)}
-			>Show the other {items.length - FIRST}</button
+			>{say.showTheOther(items.length - SHOWN_AT_FIRST)}</button
 		>
 	{/if}
 {/snippet}
 
-<Modal title="What is in this file" size="md" bind:open={() => true, (open) => !open && close()}>
+<Modal title={say.whatIsInThisFile} size="md" bind:open={() => true, (open) => !open && close()}>
 	<div class="stack">
 		{#if bringsNothing}
-			<p>Everything in this file is here already, just as it is. There is nothing to take.</p>
+			<p>{say.everythingInThisFileIsAlready}</p>
 		{/if}
 		{#if different.length > 1}
 			<p class="all">
-				Everything that is different:
+				{say.everythingThatIsDifferent}
 				{#each ['both', 'replace', 'skip'] as const as way (way)}
 					<button class="knob" type="button" onclick={() => chooseForAll(way)}
 						>{WAY_WORDS[way]}</button
@@ -133,7 +135,7 @@
 				<p>{countWords(job)}</p>
 				{#if job.mine === null && job.items.length > 0}
 					<details>
-						<summary>Its shots</summary>
+						<summary>{say.itsShots}</summary>
 						{@render list(i, job.items)}
 					</details>
 				{:else}
@@ -143,14 +145,14 @@
 		{/each}
 		{#if file.kit.length > 0}
 			<section>
-				<h3>Beside the days</h3>
-				{@render list(KIT, file.kit)}
+				<h3>{say.besidesTheDays}</h3>
+				{@render list(KIT_ITEM, file.kit)}
 			</section>
 		{/if}
 		<div class="decide">
-			<Button color="light" onclick={close}>{bringsNothing ? 'Close' : 'Take nothing'}</Button>
+			<Button color="light" onclick={close}>{bringsNothing ? common.close : say.addNothing}</Button>
 			{#if !bringsNothing}
-				<Button disabled={isTaking} onclick={() => void take()}>Take it over</Button>
+				<Button disabled={isTaking} onclick={() => void take()}>{say.addIt}</Button>
 			{/if}
 		</div>
 	</div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { lookingText as say } from '$words/screens/files/in';
+	import { commonText as common } from '$words/screens/common';
 	import type { Openings } from './openings.svelte';
 
 	/** A file is being looked at: said where that takes longer than a blink. */
@@ -8,8 +10,8 @@
 
 {#if share !== null}
 	<div class="looking" role="status">
-		<span>Looking at <bdi>{openings.name}</bdi>, {Math.round(100 * share)} %</span>
-		<button class="knob" type="button" onclick={() => openings.giveUp()}>Stop</button>
+		<span>{say.lookingAt} <bdi>{openings.name}</bdi>, {Math.round(100 * share)} %</span>
+		<button class="knob" type="button" onclick={() => openings.giveUp()}>{common.stop}</button>
 	</div>
 {/if}
 

@@ -1,3 +1,4 @@
+import { importingText as say } from '$words/screens/files/in';
 import type { DayShot } from '$core/format/job';
 import type { ImportDecision, Item, JobComparison } from '$data/comparison';
 import type { Job, ShotRecord, Slot } from '$data/store/database';
@@ -57,11 +58,11 @@ export async function takeJob(
 	}
 	if (day || slots.length > 0) {
 		const change = { slots, shots, ...(day ? { job: day } : {}) };
-		session.day.change(`taking over “${file.title}”`, job.id, change);
+		session.day.change(say.adding(file.title), job.id, change);
 	}
 	if (fresh.length > 0) {
 		session.library.add(job, fresh);
-		session.day.noteAdded(`adding ${fresh.length} shots of “${file.title}”`, fresh);
+		session.day.noteAdded(say.addingShotsOf(fresh.length, file.title), fresh);
 	}
 	return job.id;
 }

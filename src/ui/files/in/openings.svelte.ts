@@ -1,3 +1,5 @@
+import { openingsText as say } from '$words/screens/files/in';
+import { commonText as common } from '$words/screens/common';
 import type { JobFile } from '$core/format/job';
 import { refuse, type Refusal } from '$core/format/shotFile';
 import {
@@ -51,7 +53,7 @@ export class Openings {
 			}
 		});
 		const { problem } = this.work;
-		if (problem) this.refusal = refuse('not-json', `“${file.name}” cannot be read: ${problem}.`);
+		if (problem) this.refusal = refuse('not-json', say.cannotBeRead(file.name, problem));
 	}
 
 	/** Nothing of what was dropped is taken: why, in words. */
@@ -79,7 +81,7 @@ export class Openings {
 		if (opened.kind === 'shot') return addShot(this.#session, opened.shot);
 		const { library, job } = this.#session;
 		if (opened.kind === 'list') {
-			const target = job ?? newJob('My shots');
+			const target = job ?? newJob(common.myShots);
 			const rows = jobOfRows(opened.rows, target, library.shotsOf(target.id));
 			this.compared = { jobs: await this.#compare([rows], signal), kit: [] };
 			return;

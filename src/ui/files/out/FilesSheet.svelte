@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { filesSheetText as say } from '$words/screens/files/out';
+	import { commonText as common } from '$words/screens/common';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { untrack } from 'svelte';
@@ -26,9 +28,9 @@
 	const files = untrack(() => new JobFiles(session, kit));
 
 	const LEFT_OUT: readonly { readonly key: keyof Withheld; readonly text: string }[] = [
-		{ key: 'names', text: 'names' },
-		{ key: 'notes', text: 'notes' },
-		{ key: 'places', text: 'places' }
+		{ key: 'names', text: say.names },
+		{ key: 'notes', text: common.notes },
+		{ key: 'places', text: say.places }
 	];
 	const PAPERS = [
 		{ value: 'A4', text: 'A4' },
@@ -54,10 +56,10 @@
 	}
 </script>
 
-<Modal title="Files" size="lg" bind:open>
+<Modal title={say.files} size="lg" bind:open>
 	<div class="stack">
 		<fieldset>
-			<legend>Leave out</legend>
+			<legend>{say.leaveOut}</legend>
 			{#each LEFT_OUT as { key, text } (key)}
 				<label>
 					<input
@@ -70,59 +72,58 @@
 				</label>
 			{/each}
 			<p>
-				Of every file but the backup. People become “Person 1”, also in titles. A title that names
-				somebody who is on no list stays as it is.
+				{say.fromEveryFileExceptTheBackup}
 			</p>
 		</fieldset>
 		{#if session.job}
 			<section>
-				<h3>This day</h3>
+				<h3>{say.thisDay}</h3>
 				<div class="row">
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.saveJob}
-						>The whole day</button
+						>{say.theWholeDay}</button
 					>
-					<span>to open again, here or by somebody else</span>
+					<span>{say.toOpenAgainHereOrOn}</span>
 				</div>
 				<div class="row">
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.savePocket}
-						>Pocket file</button
+						>{say.pocketFile}</button
 					>
-					<span>one page with every card, for any phone, without a network</span>
+					<span>{say.onePageWithEveryCardFor}</span>
 				</div>
 				<div class="row">
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.saveCards}
-						>Cards (PDF)</button
+						>{say.cardsPdf}</button
 					>
 					<Choice
-						label="Paper"
+						label={common.paper}
 						quiet
 						options={PAPERS}
 						value={files.paper}
 						onchoose={(paper) => (files.paper = paper)}
 					/>
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.printCards}
-						>Print cards…</button
+						>{say.printCards}</button
 					>
-					<span>four on a sheet; Latin, Greek and Cyrillic letters as text, others drawn</span>
+					<span>{say.fourOnASheetLatinGreek}</span>
 				</div>
 				<div class="row">
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.saveList}
-						>Shot list (CSV)</button
+						>{say.shotListCsv}</button
 					>
-					<span>a table for spreadsheets; what is changed there can be opened here</span>
+					<span>{say.aTableForSpreadsheetsWhatIs}</span>
 				</div>
 				<div class="row">
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.saveCalendar}
-						>Schedule (calendar)</button
+						>{say.scheduleCalendar}</button
 					>
 					<Pick
-						label="Times are of"
+						label={say.timesAreIn}
 						quiet
 						options={zones.map((value) => ({ value, text: value.replaceAll('_', ' ') }))}
 						value={files.zone}
 						onchoose={(timeZone) => {
 							const { job, day } = session;
-							if (job) day.change('the time zone of the day', job.id, { job: { timeZone } });
+							if (job) day.change(say.theTimeZoneOfTheDay, job.id, { job: { timeZone } });
 						}}
 					/>
 				</div>
@@ -135,78 +136,75 @@
 		{/if}
 		{#if session.shot}
 			<section>
-				<h3>This shot: <bdi>{session.shot.title}</bdi></h3>
+				<h3>{say.thisShot} <bdi>{session.shot.title}</bdi></h3>
 				<div class="row">
 					<button class="knob" type="button" disabled={files.isBusy} onclick={files.saveShot}
-						>The shot</button
+						>{say.theShot}</button
 					>
 					<button
 						class="knob"
 						type="button"
 						disabled={files.isBusy}
-						onclick={() => void files.saveStage('svg')}>Stage (SVG)</button
+						onclick={() => void files.saveStage('svg')}>{say.stageSvg}</button
 					>
 					<button
 						class="knob"
 						type="button"
 						disabled={files.isBusy}
-						onclick={() => void files.saveStage('png')}>Stage (PNG)</button
+						onclick={() => void files.saveStage('png')}>{say.stagePng}</button
 					>
 				</div>
 			</section>
 		{/if}
 		<section>
-			<h3>Everything on this device</h3>
+			<h3>{say.everythingOnThisDevice}</h3>
 			<div class="row">
 				<button class="knob" type="button" disabled={files.isBusy} onclick={() => void backUp()}
-					>Back up everything</button
+					>{say.backUpEverything}</button
 				>
-				<button class="knob" type="button" onclick={onopenfile}>Open a file…</button>
+				<button class="knob" type="button" onclick={onopenfile}>{say.openAFile}</button>
 				<span>{keeping.backupWords}</span>
 			</div>
 			{#if isHanded}
 				<div class="row" role="status">
-					<span>Is the backup among your downloads? This browser does not say.</span>
-					<button class="knob" type="button" onclick={noteSaved}>It is saved</button>
+					<span>{say.isTheBackupAmongYourDownloads}</span>
+					<button class="knob" type="button" onclick={noteSaved}>{say.itIsSaved}</button>
 				</div>
 			{/if}
 			{#if backups.folderName !== null}
 				<div class="row">
 					<span role="status">
 						{#if backups.isAsleep}
-							Backups into “<bdi>{backups.folderName}</bdi>” wait: the browser wants to be asked
-							again first.
+							{common.backupsInto}<bdi>{backups.folderName}</bdi
+							>{common.areWaitingTheBrowserNeedsYour}
 						{:else}
-							Backed up into “<bdi>{backups.folderName}</bdi>” a minute after a change, a file a
-							day.
+							{say.backedUpInto}<bdi>{backups.folderName}</bdi>{say.aMinuteAfterAChangeA}
 						{/if}
 						{backups.problem}
 					</span>
 					{#if backups.isAsleep}
 						<button class="knob" type="button" onclick={() => void backups.wake()}
-							>Ask the browser</button
+							>{common.askTheBrowser}</button
 						>
 					{/if}
 					<button class="knob" type="button" onclick={() => void backups.choose()}
-						>Another folder…</button
+						>{say.anotherFolder}</button
 					>
 					<button class="knob" type="button" onclick={() => void backups.forget()}
-						>Stop these backups</button
+						>{say.stopTheseBackups}</button
 					>
 				</div>
 			{:else if backups.isPossible}
 				<div class="row">
 					<button class="knob" type="button" onclick={() => void backups.choose()}
-						>Automatically, into a folder…</button
+						>{say.automaticallyIntoAFolder}</button
 					>
-					<span>chosen once; then a file a day, a minute after a change</span>
+					<span>{say.chosenOnceThenAFileA}</span>
 					<span role="status">{backups.problem}</span>
 				</div>
 			{/if}
 			<p>
-				The backup holds all days, the kit, your hands, and the marks and notes of frames, without
-				what was taken out and without the steps that can be undone. A backup, a day, a shot or a
-				shot list is opened here; you see what is in it before anything is taken.
+				{say.theBackupHoldsAllDaysThe}
 			</p>
 			<p>{keeping.storageWords}</p>
 		</section>

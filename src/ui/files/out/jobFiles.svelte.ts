@@ -1,3 +1,5 @@
+import { jobFilesText as say } from '$words/screens/files/out';
+import { commonText as common } from '$words/screens/common';
 import type { JobFile } from '$core/format/job';
 import { writeJobText } from '$core/format/openedFile';
 import { writeShotText } from '$core/format/shotFile';
@@ -65,25 +67,25 @@ export class JobFiles {
 	/** The job as it goes out. */
 	#job(): JobFile {
 		const { job, jobShots } = this.#session;
-		if (!job) throw new Error('no job is open');
+		if (!job) throw new Error(common.noJobIsOpen);
 		return withholding(jobFileOf(job, jobShots, kitOfFile(this.#kit.contents)), this.withheld);
 	}
 
 	saveJob = () =>
-		this.#making('the day', () => {
+		this.#making(say.theDay, () => {
 			const job = this.#job();
 			return this.#save(`${fileName(job.title)}.focalis-job.json`, writeJobText(job));
 		});
 
 	saveList = () =>
-		this.#making('the shot list', async () => {
+		this.#making(say.theShotList, async () => {
 			const { writeShotList } = await import('$files/out/shotList');
 			const job = this.#job();
 			return this.#save(`${fileName(job.title)}.csv`, writeShotList(job), 'text/csv');
 		});
 
 	saveCalendar = () =>
-		this.#making('the schedule', async () => {
+		this.#making(say.theSchedule, async () => {
 			const { writeCalendar } = await import('$files/out/calendar');
 			const job = this.#job();
 			const describe = (id: string) => {
@@ -96,7 +98,7 @@ export class JobFiles {
 		});
 
 	saveCards = () =>
-		this.#making('the cards', async () => {
+		this.#making(say.theCards, async () => {
 			const job = this.#job();
 			const bytes = await cardsAsPdf(job.title, await this.#cards(job), this.paper);
 			const pdf = new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/pdf' });
@@ -104,27 +106,27 @@ export class JobFiles {
 		});
 
 	printCards = () =>
-		this.#making('the cards', async () => {
+		this.#making(say.theCards, async () => {
 			const job = this.#job();
 			await printPage(pocketFile(job, await this.#cards(job)));
-			return 'The cards went to the printer’s dialog.';
+			return say.theCardsWentToThePrinters;
 		});
 
 	savePocket = () =>
-		this.#making('the pocket file', async () => {
+		this.#making(say.thePocketFile, async () => {
 			const job = this.#job();
 			const page = pocketFile(job, await this.#cards(job));
 			return this.#save(`${fileName(job.title)}.html`, page, 'text/html');
 		});
 
 	saveShot = () =>
-		this.#making('the shot', () => {
+		this.#making(say.theShot, () => {
 			const shot = shotWithholding(this.#shot(), this.withheld);
 			return this.#save(`${fileName(shot.title)}.focalis.json`, writeShotText(shot));
 		});
 
 	saveStage = (kind: 'svg' | 'png') =>
-		this.#making('the stage', async () => {
+		this.#making(say.theStage, async () => {
 			const shot = shotWithholding(this.#shot(), this.withheld);
 			const outcome = asksForSomething(shot)
 				? drawableOf(solve(shot, chanceOf(this.#kit.contents.spreads)))
@@ -139,7 +141,7 @@ export class JobFiles {
 	async saveBackup(): Promise<Saved | null> {
 		let saved: Saved | null = null;
 		const name = backupName();
-		await this.#making('the backup', async () => {
+		await this.#making(say.theBackup, async () => {
 			const pieces = await backupNow(this.#session.library);
 			saved = await writeFile(name, () =>
 				new Blob([...pieces], { type: 'application/json' }).stream()
@@ -151,7 +153,7 @@ export class JobFiles {
 
 	#shot() {
 		const { shot } = this.#session;
-		if (!shot) throw new Error('no shot is open');
+		if (!shot) throw new Error(common.noShotIsOpen);
 		return shot;
 	}
 
@@ -178,24 +180,24 @@ export class JobFiles {
 
 	async #making(what: string, make: () => string | Promise<string>): Promise<boolean> {
 		if (this.isBusy) return false;
-		this.report = { text: `Making ${what}.`, share: 0 };
+		this.report = { text: say.making(what), share: 0 };
 		try {
 			this.report = { text: await make(), share: null };
 			return true;
 		} catch (error) {
 			const why = error instanceof Error ? error.message : 'unknown';
-			this.report = { text: `That did not work: ${why}. Nothing was changed.`, share: null };
+			this.report = { text: say.thatDidNotWorkNothingWas(why), share: null };
 			return false;
 		}
 	}
 
 	#save(name: string, text: string, type?: string): string {
 		saveText(name, text, type);
-		return `Saved as “${name}”.`;
+		return say.savedAs(name);
 	}
 
 	#saveBlob(name: string, blob: Blob): string {
 		saveBlob(name, blob);
-		return `Saved as “${name}”.`;
+		return say.savedAs(name);
 	}
 }

@@ -1,3 +1,4 @@
+import { commonText as common } from '$words/screens/common';
 import { cameraPose } from '$core/geometry/camera';
 import { rowName } from '$words/rows';
 import type { Drawable } from '../../drawing/drawable';
@@ -148,7 +149,7 @@ export async function pngOfSvg(svg: string): Promise<Blob> {
 		canvas.height = 2 * STAGE_PX.height;
 		canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
 		const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-		if (!blob) throw new Error('this browser could not make a picture file');
+		if (!blob) throw new Error(common.thisBrowserCouldNotMakeA);
 		return blob;
 	} finally {
 		URL.revokeObjectURL(address);

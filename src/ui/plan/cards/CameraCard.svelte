@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { cameraCardText as say } from '$words/screens/plan/cards';
+	import { commonText as common } from '$words/screens/common';
 	import { indexByName } from '../../shared/byName';
 	import Amount from '../../fields/Amount.svelte';
 	import type { Body, Lens } from '$core/format/shot';
@@ -57,21 +59,21 @@
 	<GearFields {plan} />
 	<Amount
 		of="shot.camera.position.y"
-		label="height"
+		label={common.height}
 		value={shot.camera.position.y}
 		low={0}
 		onchange={(y, gesture) => set({ position: { ...shot.camera.position, y } }, gesture)}
 		{newGesture}
 	/>
 	<Pick
-		label="support"
+		label={say.support}
 		options={SUPPORT_OPTIONS}
 		value={shot.camera.support}
 		onchoose={(support) => set({ support })}
 	/>
 </div>
 <Choice
-	label="held"
+	label={say.held}
 	options={ORIENTATION_OPTIONS}
 	value={shot.camera.orientation}
 	onchoose={(orientation) => set({ orientation })}
@@ -80,7 +82,7 @@
 <div class="fields">
 	<Amount
 		of="shot.camera.panDeg"
-		label="turned right"
+		label={say.turnedRight}
 		value={shot.camera.panDeg}
 		digits={1}
 		onchange={(panDeg, gesture) => set({ panDeg }, gesture)}
@@ -88,7 +90,7 @@
 	/>
 	<Amount
 		of="shot.camera.tiltDeg"
-		label="tilted up"
+		label={say.tiltedUp}
 		value={shot.camera.tiltDeg}
 		digits={1}
 		onchange={(tiltDeg, gesture) => set({ tiltDeg }, gesture)}
@@ -96,7 +98,7 @@
 	/>
 	<Amount
 		of="shot.lens.blades"
-		label="aperture blades, 0 if round"
+		label={common.apertureBlades0IfRound}
 		value={shot.lens.blades}
 		onchange={setBlades}
 		{newGesture}
@@ -104,12 +106,12 @@
 </div>
 {#if isBodyForeign || isLensForeign}
 	<button class="knob" type="button" onclick={addToKit}>
-		Add this {isBodyForeign ? (isLensForeign ? 'body and lens' : 'body') : 'lens'} to the kit
+		{say.addThisToTheKit(isBodyForeign ? (isLensForeign ? say.bodyAndLens : 'body') : 'lens')}
 	</button>
 {/if}
 {#if newerBody || newerLens}
 	<p class="text-[var(--ink-2)]">
-		Your kit’s {newerLens ? 'lens' : 'body'} is set otherwise than this shot’s.
-		<button class="knob" type="button" onclick={bringUpToDate}>Bring it up to date</button>
+		{say.theInYourKitHasDifferent(newerLens ? 'lens' : 'body')}
+		<button class="knob" type="button" onclick={bringUpToDate}>{say.bringItUpToDate}</button>
 	</p>
 {/if}

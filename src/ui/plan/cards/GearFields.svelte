@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { commonText as common } from '$words/screens/common';
 	import type { Body, Lens } from '$core/format/shot';
 	import Amount from '../../fields/Amount.svelte';
 	import { byName, indexByName } from '../../shared/byName';
@@ -34,13 +35,13 @@
 </script>
 
 <Pick
-	label="lens"
+	label={common.lens}
 	options={byName(lenses)}
 	value={indexByName(lenses, shot.lens)}
 	onchoose={chooseLens}
 />
 <Pick
-	label="body"
+	label={common.body}
 	options={byName(bodies)}
 	value={indexByName(bodies, shot.body)}
 	onchoose={chooseBody}
@@ -48,7 +49,7 @@
 {#if shot.lens.focalMm[0] < shot.lens.focalMm[1]}
 	<Amount
 		of="shot.camera.focalMm"
-		label="focal length"
+		label={common.focalLength}
 		value={shot.camera.focalMm}
 		low={shot.lens.focalMm[0]}
 		high={shot.lens.focalMm[1]}

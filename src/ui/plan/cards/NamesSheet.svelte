@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { namesSheetText as say } from '$words/screens/plan/cards';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { called } from '$core/day/guests';
 	import { LIMITS } from '$core/format/shot';
@@ -16,12 +17,12 @@
 			members.map(({ personId }) => personId)
 		);
 		const named = found.map((ids, i) => ({
-			title: capital(rowName(i, found.length)) || 'From left to right',
+			title: capital(rowName(i, found.length)) || say.fromLeftToRight,
 			ids
 		}));
 		const inRows = found.flat();
 		const rest = shot.people.map((one) => one.id).filter((one) => !inRows.includes(one));
-		return rest.length > 0 ? [...named, { title: 'The others', ids: rest }] : named;
+		return rest.length > 0 ? [...named, { title: say.theOthers, ids: rest }] : named;
 	});
 	const order = $derived(rows.flatMap(({ ids }) => ids));
 	const nameOf = (personId: string) => shot.people.find((one) => one.id === personId)?.name ?? '';
@@ -39,9 +40,9 @@
 	}
 </script>
 
-<Modal title="Names, row by row" size="md" bind:open={isOpen}>
+<Modal title={say.namesRowByRow} size="md" bind:open={isOpen}>
 	<div class="stack">
-		<p>Type from head to head with Tab, or paste a whole list into the first.</p>
+		<p>{say.typeFromHeadToHeadWith}</p>
 		<datalist id="{id}-guests">
 			{#each plan.guests as guest (guest.id)}<option value={guest.name}></option>{/each}
 		</datalist>
@@ -53,7 +54,7 @@
 						<input
 							class="typed"
 							type="text"
-							aria-label="{title}, {i + 1} of {ids.length}"
+							aria-label={say.of(title, i + 1, ids.length)}
 							list="{id}-guests"
 							autocomplete="off"
 							maxlength={LIMITS.name}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { personCardText as say } from '$words/screens/plan/cards';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../../fields/Amount.svelte';
 	import type { Person } from '$core/format/shot';
 	import Pick from '../../fields/Pick.svelte';
@@ -10,7 +12,7 @@
 
 	/** Which way the degrees turn. */
 	const wayWords = (turnDeg: number) =>
-		turnDeg === 0 ? '' : turnDeg > 0 ? ', to the right' : ', to the left';
+		turnDeg === 0 ? '' : turnDeg > 0 ? say.toTheRight : say.toTheLeft;
 	const newGesture = (kind: string) => plan.newGesture(kind);
 	const set = (change: Partial<Person>, gesture?: string) =>
 		plan.change(changePerson(plan.shot, person.id, change), gesture);
@@ -18,20 +20,20 @@
 
 <div class="fields">
 	<Pick
-		label="must be"
+		label={common.mustBe}
 		options={NEED_OPTIONS}
 		value={person.need}
 		onchoose={(need) => set({ need })}
 	/>
 	<Pick
-		label="keep sharp"
+		label={common.keepSharp}
 		options={KEEP_OPTIONS}
 		value={person.keep}
 		onchoose={(keep) => set({ keep })}
 	/>
 	<Amount
 		of="shot.people.turnDeg"
-		label="head turned{wayWords(person.turnDeg)}"
+		label={say.headTurned(wayWords(person.turnDeg))}
 		value={person.turnDeg}
 		step={5}
 		digits={0}
@@ -39,18 +41,18 @@
 		{newGesture}
 	/>
 	<Pick
-		label="moves"
+		label={say.moves}
 		options={MOTION_OPTIONS}
 		value={person.motion}
 		onchoose={(motion) => set({ motion })}
 	/>
 </div>
 <details>
-	<summary class="text-[var(--ink-2)]">nod, lean, build</summary>
+	<summary class="text-[var(--ink-2)]">{say.nodLeanBuild}</summary>
 	<div class="fields">
 		<Amount
 			of="shot.people.nodDeg"
-			label="chin down"
+			label={say.chinDown}
 			value={person.nodDeg}
 			step={5}
 			digits={0}
@@ -59,7 +61,7 @@
 		/>
 		<Amount
 			of="shot.people.leanDeg"
-			label="leaned"
+			label={say.leaned}
 			value={person.leanDeg}
 			step={5}
 			digits={0}
@@ -67,7 +69,7 @@
 			{newGesture}
 		/>
 		<Pick
-			label="build"
+			label={common.build}
 			options={BUILD_OPTIONS}
 			value={person.build}
 			onchoose={(build) => set({ build })}
@@ -75,5 +77,5 @@
 	</div>
 </details>
 <button class="knob" type="button" onclick={() => plan.focusOn({ personId: person.id })}
-	>Focus here</button
+	>{common.focusHere}</button
 >

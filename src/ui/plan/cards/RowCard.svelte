@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { rowCardText as say } from '$words/screens/plan/cards';
+	import { commonText as common } from '$words/screens/common';
 	import { reshape, shapeOf, type RowShape } from '$core/arrange/rowShape';
 	import type { Person } from '$core/format/shot';
 	import Length from '../../fields/Length.svelte';
@@ -22,7 +24,7 @@
 {#if shape}
 	<div class="fields">
 		<Length
-			label="one to the next"
+			label={common.spacing}
 			value={shape.spacingM}
 			low={0.2}
 			high={5}
@@ -30,7 +32,7 @@
 			{newGesture}
 		/>
 		<Length
-			label="ends come in by"
+			label={say.endsComeInBy}
 			value={shape.bendM}
 			low={-2}
 			high={2}
@@ -39,7 +41,7 @@
 		/>
 	</div>
 {:else}
-	<p>One person: nothing to space out.</p>
+	<p>{say.onePersonNothingToSpaceOut}</p>
 {/if}
-<button class="knob" type="button" onclick={() => (isNaming = true)}>Names…</button>
+<button class="knob" type="button" onclick={() => (isNaming = true)}>{say.names}</button>
 <NamesSheet {plan} bind:isOpen={isNaming} />

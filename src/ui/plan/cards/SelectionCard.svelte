@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { selectionCardText as say } from '$words/screens/plan/cards';
+	import { commonText as common } from '$words/screens/common';
 	import { NUDGES, smallLength } from '$words/numbers';
 	import { settings } from '../../shared/settings.svelte';
 	import { turnObject, moveObject, positionOf, removeObject, rowPeople } from '../view/edits';
@@ -61,50 +63,53 @@
 </script>
 
 {#if exists}
-	<div class="card" role="group" aria-label="Settings of the selection">
+	<div class="card" role="group" aria-label={say.settingsOfTheSelection}>
 		<header>
 			{#if person || thing}
 				<input
 					class="name"
-					aria-label="name"
+					aria-label={common.name}
 					maxlength={80}
 					value={person?.name ?? thing?.label}
 					onfocus={() => (gesture = plan.newGesture('name'))}
 					oninput={(event) => rename(event.currentTarget.value, gesture)}
 				/>
 			{:else}
-				<h3>{selected.kind === 'camera' ? 'Camera' : `Row of ${row.length}`}</h3>
+				<h3>{selected.kind === 'camera' ? say.camera : say.rowOf(row.length)}</h3>
 			{/if}
-			<span class="sr-only">Move by {smallLength(stepM, settings.units)}</span>
-			<button class="knob" type="button" aria-label="move left" onclick={() => nudge(-1, 0)}
+			<span class="sr-only">{say.moveBy(smallLength(stepM, settings.units))}</span>
+			<button class="knob" type="button" aria-label={say.moveLeft} onclick={() => nudge(-1, 0)}
 				>←</button
 			>
-			<button class="knob" type="button" aria-label="move right" onclick={() => nudge(1, 0)}
+			<button class="knob" type="button" aria-label={say.moveRight} onclick={() => nudge(1, 0)}
 				>→</button
 			>
-			<button class="knob" type="button" aria-label="move up" onclick={() => nudge(0, -1)}>↑</button
+			<button class="knob" type="button" aria-label={say.moveUp} onclick={() => nudge(0, -1)}
+				>↑</button
 			>
-			<button class="knob" type="button" aria-label="move down" onclick={() => nudge(0, 1)}
+			<button class="knob" type="button" aria-label={say.moveDown} onclick={() => nudge(0, 1)}
 				>↓</button
 			>
 			{#if selected.kind !== 'row' && !thing}
 				<button
 					class="knob"
 					type="button"
-					aria-label="turn one way"
+					aria-label={say.turnOneWay}
 					onclick={() => plan.change(turnObject(shot, selected, STEP_DEG))}>↺</button
 				>
 				<button
 					class="knob"
 					type="button"
-					aria-label="turn the other way"
+					aria-label={say.turnTheOtherWay}
 					onclick={() => plan.change(turnObject(shot, selected, -STEP_DEG))}>↻</button
 				>
 			{/if}
 			{#if person || thing}
-				<button class="knob" type="button" onclick={remove}>Take out</button>
+				<button class="knob" type="button" onclick={remove}>{common.remove}</button>
 			{/if}
-			<button class="knob bare close" type="button" aria-label="Close" onclick={onclose}>✕</button>
+			<button class="knob bare close" type="button" aria-label={common.close} onclick={onclose}
+				>✕</button
+			>
 		</header>
 		<div class="body">
 			{#if person}

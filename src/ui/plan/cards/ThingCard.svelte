@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { thingCardText as say } from '$words/screens/plan/cards';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../../fields/Amount.svelte';
 	import type { Thing } from '$core/format/shot';
 	import Pick from '../../fields/Pick.svelte';
@@ -18,47 +20,48 @@
 
 <div class="fields">
 	<Pick
-		label="should be"
+		label={say.shouldBe}
 		options={INTENT_OPTIONS}
 		value={thing.intent}
 		onchoose={(intent) => set({ intent })}
 	/>
 	<Amount
 		of="shot.things.detailMm"
-		label="smallest detail"
+		label={say.smallestDetail}
 		value={thing.detailMm}
 		onchange={(detailMm, gesture) => set({ detailMm }, gesture)}
 		{newGesture}
 	/>
 	<Amount
 		of="shot.things.widthM"
-		label="wide"
+		label={say.wide}
 		value={thing.widthM}
 		onchange={(widthM, gesture) => set({ widthM }, gesture)}
 		{newGesture}
 	/>
 	<Amount
 		of="shot.things.heightM"
-		label="high"
+		label={say.high}
 		value={thing.heightM}
 		onchange={(heightM, gesture) => set({ heightM }, gesture)}
 		{newGesture}
 	/>
 </div>
 <Pick
-	label="looks like"
+	label={say.looksLike}
 	options={LOOK_OPTIONS}
 	value={thing.look}
 	onchoose={(look) => set({ look })}
 />
 {#if result?.contrast != null}
 	<p class="text-[var(--ink-2)]">
-		Now {result.state}: {Math.round(result.contrast * 100)} % of its detail’s contrast is left{seen ===
-		'hidden'
-			? '; it is hidden'
-			: seen && `; ${seen} of it can be seen`}.
+		{say.nowPercentOfItsDetailsContrast(
+			result.state,
+			Math.round(result.contrast * 100),
+			seen === 'hidden' ? say.itIsHidden : seen && say.ofItCanBeSeen(seen)
+		)}
 	</p>
 {/if}
 <button class="knob" type="button" onclick={() => plan.focusOn({ thingId: thing.id })}>
-	Focus here
+	{common.focusHere}
 </button>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { eyeTileText as say } from '$words/screens/plan/eyes';
+	import { commonText as common } from '$words/screens/common';
 	import Picture from '../../picture/Picture.svelte';
 	import { keeping } from '../../picture/reuse';
 	import { watchSight } from '../../browser/sight';
@@ -28,7 +30,9 @@
 		)
 	);
 	const scale = $derived(`${Math.round(tile.closeUp.share * 100)} %`);
-	const stateWords = $derived(tile.state === null ? 'nothing asked' : STATE_WORDS[tile.state]);
+	const stateWords = $derived(
+		tile.state === null ? common.needNotBeSharp : STATE_WORDS[tile.state]
+	);
 
 	/** Only what is in sight is drawn. */
 	$effect(() => box && watchSight(box, (isIt) => (isInSight = isIt)));
@@ -44,9 +48,11 @@
 	<button
 		class="face"
 		type="button"
-		aria-label="{tile.name}, {stateWords}{tile.where
-			? `, ${tile.where}`
-			: ''}. Focus here; Enter for a large view"
+		aria-label={say.focusHereEnterForALarge(
+			tile.name,
+			stateWords,
+			tile.where ? `, ${tile.where}` : ''
+		)}
 		aria-current={tile.isFocus}
 		onclick={onfocuson}
 		onkeydown={press}
@@ -57,7 +63,7 @@
 					name="eyes {tile.id}"
 					rank={3}
 					{wish}
-					label="Eyes of {tile.name} at {scale} of the sensor"
+					label={say.eyesOfAtOfTheSensor(tile.name, scale)}
 				/>
 			{/if}
 		</span>
@@ -77,10 +83,10 @@
 			>
 		{/if}
 		<span class="line small">
-			{#if tile.isSoftAtFullSize}soft at full size{:else}{tile.where.split(',')[0] ?? ''}{/if}
+			{#if tile.isSoftAtFullSize}{say.softAtFullSize}{:else}{tile.where.split(',')[0] ?? ''}{/if}
 		</span>
 	</button>
-	<button class="large" type="button" aria-label="{tile.name} at large, {scale}" onclick={onlarge}
+	<button class="large" type="button" aria-label={say.atLarge(tile.name, scale)} onclick={onlarge}
 		>{scale} ⤢</button
 	>
 </li>

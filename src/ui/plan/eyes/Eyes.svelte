@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { eyesText as say } from '$words/screens/plan/eyes';
+	import { commonText as common } from '$words/screens/common';
 	import { reusing } from '../../picture/reuse';
 	import { preview } from '../../picture/preview.svelte';
 	import { devicePx } from '../../picture/size';
@@ -20,7 +22,7 @@
 </script>
 
 {#if tiles.length > 0 && preview.why === null}
-	<section class="eyes" class:phone={isPhone} aria-label="Eyes">
+	<section class="eyes" class:phone={isPhone} aria-label={common.eyes}>
 		<ul>
 			{#key plan.shotId}
 				{#each tiles as tile (tile.id)}
@@ -39,7 +41,7 @@
 	<EyesLarge {plan} {drawable} bind:personId={largeId} />
 {:else if isPhone}
 	<p class="none">
-		{preview.why === null ? 'Nobody’s eyes can be seen.' : `No close-ups: ${preview.why}.`}
+		{preview.why === null ? say.nobodysEyesCanBeSeen : say.noCloseUps(preview.why)}
 	</p>
 {/if}
 

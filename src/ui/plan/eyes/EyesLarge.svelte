@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { eyesLargeText as say } from '$words/screens/plan/eyes';
+	import { commonText as common } from '$words/screens/common';
 	import { allowedWords } from '$words/states';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { stateOf } from '$core/sharpness/state';
@@ -39,12 +41,12 @@
 
 	function words({ ratio, blurPx }: FaceCloseUp): string {
 		const px = blurPx < 10 ? blurPx.toFixed(1) : Math.round(blurPx);
-		return `${allowedWords(ratio)}, over ${px} px`;
+		return say.overPx(allowedWords(ratio), px);
 	}
 </script>
 
 <Modal
-	title={person ? `${person.name} at ${scale} % of the sensor` : 'Eyes'}
+	title={person ? say.atPercentOfTheSensor(person.name, scale) : common.eyes}
 	bind:open={() => person !== undefined, (open) => !open && (personId = null)}
 	size="xl"
 >
@@ -55,7 +57,12 @@
 			<figure>
 				<div class="picture">
 					{#if wish}
-						<Picture name="large {part.key}" rank={1} {wish} label="{part.title} at {scale} %" />
+						<Picture
+							name="large {part.key}"
+							rank={1}
+							{wish}
+							label={say.atPercent(part.title, scale)}
+						/>
 					{/if}
 				</div>
 				<figcaption>
@@ -67,7 +74,7 @@
 							class="knob"
 							type="button"
 							aria-pressed={focused?.personId === personId && focused.landmark === part.landmark}
-							onclick={() => plan.focusOn(focus)}>focus here</button
+							onclick={() => plan.focusOn(focus)}>{say.focusHere}</button
 						>
 					{/if}
 				</figcaption>
@@ -75,8 +82,7 @@
 		{/each}
 	</div>
 	<p class="note">
-		Blur as a share of what you allow, and the pixels of the sensor it covers. Diffraction is drawn;
-		shake and motion are not.
+		{say.blurAsAShareOfWhat}
 	</p>
 </Modal>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { compareText as say } from '$words/screens/plan/frame';
 	import { solve, type Solution } from '$core/study/plan';
 	import { asksForSomething } from '$core/study/study';
 	import type { Wish } from '../../picture/preview.svelte';
@@ -42,10 +43,10 @@
 
 {#if secondWish && current}
 	<div class="second" style:clip-path="inset(0 0 0 {at}%)">
-		<Picture name="second" rank={2} wish={secondWish} label="The picture with {current.label}" />
+		<Picture name="second" rank={2} wish={secondWish} label={say.thePictureWith(current.label)} />
 	</div>
 	<div class="line" style:left="{at}%" aria-hidden="true"><span class="grip">⟷</span></div>
-	<span class="tag left" class:away={at < 12}>plan {firstF}</span>
+	<span class="tag left" class:away={at < 12}>{say.plan(firstF)}</span>
 	<span class="tag right" class:away={at > 88}>
 		<bdi>{current.label}</bdi>{current.label.startsWith('f/') ? '' : ` ${secondF}`}
 	</span>
@@ -55,15 +56,18 @@
 		max="100"
 		step="1"
 		bind:value={at}
-		aria-label="Divider: the plan on its left, {current.label} on its right"
-		aria-valuetext="{at} per cent"
+		aria-label={say.dividerThePlanOnItsLeft(current.label)}
+		aria-valuetext={say.perCent(at)}
 	/>
 	<div class="swap">
 		<button class="knob" type="button" onclick={() => (at = at > 50 ? 0 : 100)}>
-			{at > 50 ? 'only the other' : 'only the plan'}
+			{at > 50 ? say.onlyTheOther : say.onlyThePlan}
 		</button>
-		<button class="knob" type="button" aria-label="Stop comparing" onclick={() => (second = null)}
-			>✕</button
+		<button
+			class="knob"
+			type="button"
+			aria-label={say.stopComparing}
+			onclick={() => (second = null)}>✕</button
 		>
 	</div>
 {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { frameText as say } from '$words/screens/plan/frame';
+	import { commonText as common } from '$words/screens/common';
 	import { landmarkFacts, OFFERED } from '$core/tables/landmarks';
 	import { nameOfId } from '$words/names';
 	import { unseenWords } from '$words/reasons';
@@ -62,7 +64,7 @@
 	});
 </script>
 
-<section class="pane frame" aria-label="Frame">
+<section class="pane frame" aria-label={common.frame}>
 	<div class="inner">
 		<div class="view" bind:clientWidth={roomX} bind:clientHeight={roomY}>
 			<div class="sheet" style:width="{size.width}px" style:height="{size.height}px">
@@ -74,7 +76,7 @@
 								name="frame"
 								rank={0}
 								{wish}
-								label="The picture with its real blur"
+								label={say.thePictureWithItsRealBlur}
 								ondrawn={(count) => (samples = count)}
 							/>
 						</div>
@@ -97,7 +99,7 @@
 					/>
 				</div>
 				{#if plan.photograph.isShown}
-					<img class="photograph" src={plan.photograph.address} alt="The photograph" />
+					<img class="photograph" src={plan.photograph.address} alt={common.thePhotograph} />
 				{/if}
 				{#if second && shown && hasPicture}
 					<Compare {plan} first={shown} bind:second {wish} />
@@ -106,7 +108,7 @@
 		</div>
 		<div class="beside">
 			{#if focusPerson}
-				<div class="parts" role="group" aria-label="Focus on {focusPerson.name}’s">
+				<div class="parts" role="group" aria-label={say.focusOnS(focusPerson.name)}>
 					<span><bdi>{focusPerson.name}</bdi>:</span>
 					{#each OFFERED as landmark (landmark)}
 						<button
@@ -121,19 +123,19 @@
 			{/if}
 			{#if isChosen}
 				<button class="knob" type="button" onclick={() => plan.focusOn(null)}
-					>let Focalis choose</button
+					>{common.letFocalisChoose}</button
 				>
 			{/if}
 			{#if plan.photograph.address}<PhotographTools photograph={plan.photograph} />{/if}
 			<FrameTools {plan} {hasPicture} bind:second />
 			{#if preview.why !== null}
-				<p class="why">A drawing only: {preview.why}.</p>
+				<p class="why">{say.aDrawingOnly(preview.why)}</p>
 			{/if}
 			{#each unseen.slice(0, MOST_UNSEEN) as { id, name, words } (id)}
 				<span class="unseen"><bdi>{name}</bdi> {words}</span>
 			{/each}
 			{#if unseen.length > MOST_UNSEEN}
-				<span class="unseen">and {unseen.length - MOST_UNSEEN} more not seen</span>
+				<span class="unseen">{say.andMoreNotSeen(unseen.length - MOST_UNSEEN)}</span>
 			{/if}
 		</div>
 	</div>

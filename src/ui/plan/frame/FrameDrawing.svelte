@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { frameDrawingText as say } from '$words/screens/plan/frame';
+	import { commonText as common } from '$words/screens/common';
 	import type { Drawn, DrawnHead } from '../../drawing/frameScene';
 	import EyeMark from './EyeMark.svelte';
 	import type { ComponentProps } from 'svelte';
@@ -96,8 +98,8 @@
 	function stateWords(head: DrawnHead): string {
 		const states = head.eyes.map(({ state }) => state);
 		if (states.includes('soft')) return 'soft';
-		if (states.includes('marginal')) return 'a stop short';
-		return states.includes('sharp') ? 'sharp' : 'nothing asked';
+		if (states.includes('marginal')) return common.aStopShort;
+		return states.includes('sharp') ? 'sharp' : common.needNotBeSharp;
 	}
 </script>
 
@@ -108,7 +110,7 @@
 	class:over={isOverPicture}
 	role="listbox"
 	tabindex="0"
-	aria-label="The picture: choose a face to focus on"
+	aria-label={say.thePictureChooseAFaceTo}
 	aria-activedescendant={activeId === null ? undefined : elementId(activeId)}
 	onkeydown={press}
 	onclick={click}

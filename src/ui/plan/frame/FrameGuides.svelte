@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { frameGuidesText as say } from '$words/screens/plan/frame';
 	/** What may lie over the picture: thirds, a margin, the point focused on, who is cut. */
 	interface Props {
 		/** Sides of the sensor as held, mm. */
@@ -27,7 +28,7 @@
 	let { width, height, mmPerPx, point, focusPoints, hasThirds, hasMargin, cuts }: Props = $props();
 
 	/** What a print or a frame may cut off: as much of each side. */
-	const MARGIN = 0.05;
+	const CROP_SHARE = 0.05;
 </script>
 
 {#if hasThirds}
@@ -42,10 +43,10 @@
 	<rect
 		class="guide margin"
 		role="presentation"
-		x={-width * (0.5 - MARGIN)}
-		y={-height * (0.5 - MARGIN)}
-		width={width * (1 - 2 * MARGIN)}
-		height={height * (1 - 2 * MARGIN)}
+		x={-width * (0.5 - CROP_SHARE)}
+		y={-height * (0.5 - CROP_SHARE)}
+		width={width * (1 - 2 * CROP_SHARE)}
+		height={height * (1 - 2 * CROP_SHARE)}
 	/>
 {/if}
 {#if focusPoints}
@@ -75,7 +76,7 @@
 	/>
 {/if}
 {#each cuts as { id, name, x, y } (id)}
-	<text class="cut" text-anchor="middle" font-size={11 * mmPerPx} {x} {y}>{name} cut</text>
+	<text class="cut" text-anchor="middle" font-size={11 * mmPerPx} {x} {y}>{say.cut(name)}</text>
 {/each}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { frameToolsText as say } from '$words/screens/plan/frame';
 	import Dropdown from 'flowbite-svelte/Dropdown.svelte';
 	import { settings, type Overlays } from '../../shared/settings.svelte';
 	import type { PlanView } from '../view/plan.svelte';
@@ -18,12 +19,12 @@
 	let isSaving = $state(false);
 
 	const OVERLAYS: readonly { key: keyof Overlays; text: string }[] = [
-		{ key: 'point', text: 'focus point' },
-		{ key: 'reach', text: 'where the focus points reach' },
-		{ key: 'states', text: 'states of eyes and things' },
-		{ key: 'cuts', text: 'who is cut by the edge' },
-		{ key: 'thirds', text: 'thirds' },
-		{ key: 'margin', text: 'margin to crop' }
+		{ key: 'point', text: say.focusPoint },
+		{ key: 'reach', text: say.whereTheFocusPointsReach },
+		{ key: 'states', text: say.statesOfEyesAndThings },
+		{ key: 'cuts', text: say.whoIsCutByTheEdge },
+		{ key: 'thirds', text: say.thirds },
+		{ key: 'margin', text: say.marginToCrop }
 	];
 
 	const groups = $derived(
@@ -35,12 +36,14 @@
 	}
 </script>
 
-<button class="knob" type="button" aria-haspopup="dialog" aria-expanded={isShowOpen}>show ▾</button>
+<button class="knob" type="button" aria-haspopup="dialog" aria-expanded={isShowOpen}
+	>{say.show}</button
+>
 <Dropdown
 	simple
 	bind:isOpen={isShowOpen}
 	role="dialog"
-	aria-label="Show over the picture"
+	aria-label={say.showOverThePicture}
 	class="border border-[var(--edge)] z-30 p-2"
 >
 	{#each OVERLAYS as { key, text } (key)}
@@ -62,18 +65,18 @@
 {#if hasPicture && plan.shown}
 	<select
 		class="compare"
-		aria-label="Compare with"
+		aria-label={say.compareWith}
 		value={second?.key ?? ''}
 		onchange={(event) => choose(event.currentTarget.value)}
 	>
-		<option value="">compare…</option>
+		<option value="">{say.compare}</option>
 		{#each groups as { label, choices }, group (group)}
 			<optgroup {label}>
 				{#each choices as { key, label: text } (key)}<option value={key}>{text}</option>{/each}
 			</optgroup>
 		{/each}
 	</select>
-	<button class="knob" type="button" onclick={() => (isSaving = true)}>save…</button>
+	<button class="knob" type="button" onclick={() => (isSaving = true)}>{say.save}</button>
 	<SavePicture {plan} solution={plan.shown} bind:isOpen={isSaving} />
 {/if}
 

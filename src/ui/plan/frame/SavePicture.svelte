@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { savePictureText as say } from '$words/screens/plan/frame';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { solve, type Solution } from '$core/study/plan';
@@ -42,7 +44,7 @@
 	const all = $derived(groups.flatMap(({ choices }) => choices));
 
 	$effect(() => {
-		if (!isOpen) giveUp?.abort(new Error('given up'));
+		if (!isOpen) giveUp?.abort(new Error(common.givenUp));
 	});
 
 	async function save() {
@@ -77,7 +79,7 @@
 			isOpen = false;
 		} catch (error) {
 			if (!control.signal.aborted) {
-				problem = `The picture could not be saved: ${error instanceof Error ? error.message : 'unknown'}.`;
+				problem = say.thePictureCouldNotBeSaved(error instanceof Error ? error.message : 'unknown');
 			}
 		} finally {
 			progress = null;
@@ -86,17 +88,17 @@
 	}
 </script>
 
-<Modal title="Save the picture" bind:open={isOpen} size="xs">
+<Modal title={say.saveThePicture} bind:open={isOpen} size="xs">
 	<div class="save">
 		<p>
-			This picture:
+			{say.thisPicture}
 			<Named text={captionOf(solution, settings.units, true)} shot={plan.shot} />.
 		</p>
 		<fieldset>
-			<legend>Beside it on one sheet, if you like</legend>
+			<legend>{say.besideItOnOneSheetIf}</legend>
 			{#each OTHERS as place, i (place)}
-				<select aria-label="Choice {place + 1} of the sheet" bind:value={keys[i]}>
-					<option value="">nothing</option>
+				<select aria-label={say.choiceOfTheSheet(place + 1)} bind:value={keys[i]}>
+					<option value="">{say.nothing}</option>
 					{#each groups as { label, choices }, group (group)}
 						<optgroup {label}>
 							{#each choices as { key, label: text } (key)}<option value={key}>{text}</option
@@ -108,15 +110,20 @@
 		</fieldset>
 		<label class="names">
 			<input type="checkbox" bind:checked={hasNames} />
-			with names and the title of the shot
+			{say.withNamesAndTheTitleOf}
 		</label>
 		{#if progress}
-			<progress max={progress.of} value={progress.picture - 1 + progress.share} aria-label="Drawing"
+			<progress
+				max={progress.of}
+				value={progress.picture - 1 + progress.share}
+				aria-label={say.drawing}
 			></progress>
-			<p>Drawing {progress.of > 1 ? `picture ${progress.picture} of ${progress.of}` : ''}…</p>
-			<Button color="alternative" onclick={() => giveUp?.abort(new Error('given up'))}>Stop</Button>
+			<p>{say.drawing2(progress.of > 1 ? say.pictureOf(progress.picture, progress.of) : '')}</p>
+			<Button color="alternative" onclick={() => giveUp?.abort(new Error(common.givenUp))}
+				>{common.stop}</Button
+			>
 		{:else}
-			<Button onclick={save}>Save as PNG</Button>
+			<Button onclick={save}>{common.saveAsPng}</Button>
 		{/if}
 		{#if problem}<p class="is-soft" role="alert">{problem}</p>{/if}
 	</div>

@@ -1,3 +1,5 @@
+import { secondChoicesText as say } from '$words/screens/plan/frame';
+import { commonText as common } from '$words/screens/common';
 import type { Take } from '$core/study/candidate';
 import type { Shot } from '$core/format/shot';
 import { landmarkFacts, OFFERED } from '$core/tables/landmarks';
@@ -46,11 +48,11 @@ export function secondChoices(
 	const object = objectOf(shot);
 	const groups: ChoiceGroup[] = [
 		{
-			label: 'about',
+			label: common.about,
 			choices: object ? ABOUTS.map((about) => aboutChoice(shot, about, object.label)) : []
 		},
 		{
-			label: 'another f-number',
+			label: say.anotherFNumber,
 			choices: rungs
 				.filter(({ fNumber }) => fNumber !== plan.fNumberExact)
 				.map(({ fNumber }) =>
@@ -58,47 +60,47 @@ export function secondChoices(
 				)
 		},
 		{
-			label: 'the same face',
+			label: say.theSameFace,
 			choices: OFFERED.filter((landmark) => focusId && landmark !== plan.focus?.landmark).map(
 				(landmark) =>
-					choice(`part ${landmark}`, `focused on the ${landmarkFacts(landmark).words}`, {
+					choice(`part ${landmark}`, say.focusedOnThe(landmarkFacts(landmark).words), {
 						focus: { personId: focusId as string, landmark }
 					})
 			)
 		},
 		{
-			label: 'somebody else',
+			label: say.somebodyElse,
 			choices: scene.sightings
 				.filter(({ person, nearEye }) => nearEye && person.id !== focusId)
 				.map(({ person: { id, name } }) =>
-					choice(`person ${id}`, `focused on ${name}`, { focus: { personId: id } })
+					choice(`person ${id}`, say.focusedOn(name), { focus: { personId: id } })
 				)
 		},
 		{
-			label: 'a thing',
+			label: common.aThing,
 			choices: scene.things
 				.filter(({ thing, inFrame }) => inFrame && thing.id !== plan.focus?.thingId)
 				.map(({ thing: { id, label } }) =>
-					choice(`thing ${id}`, `focused on the ${label}`, { focus: { thingId: id } })
+					choice(`thing ${id}`, say.focusedOnThe(label), { focus: { thingId: id } })
 				)
 		},
 		{
-			label: 'a school',
+			label: say.aSchool,
 			choices: plan.schools.map(({ school, depthM }) =>
-				choice(`school ${school}`, `focused on ${FOCUS_SCHOOLS[school]}`, { focus: { depthM } })
+				choice(`school ${school}`, say.focusedOn(FOCUS_SCHOOLS[school]), { focus: { depthM } })
 			)
 		},
 		{
-			label: 'the odds',
+			label: common.theOdds,
 			choices: take ? [badChoice(take, spreads)] : []
 		},
 		{
-			label: 'before',
+			label: say.before,
 			choices: before
 				? [
 						{
 							key: 'before',
-							label: 'before the last change',
+							label: say.beforeTheLastChange,
 							shot: fromHere(before, shot)
 						}
 					]
@@ -111,9 +113,9 @@ export function secondChoices(
 /** The same arrangement about something else: focus and f-number are the solver's then. */
 function aboutChoice(shot: Shot, about: About, object: string): SecondChoice {
 	const { choices, ...rest } = withAbout(shot, about);
-	const words = { person: 'about the person', object: `about the ${object}`, both: 'about both' };
+	const words = { person: say.aboutThePerson, object: say.aboutThe(object), both: say.aboutBoth };
 	return {
-		key: `about ${about}`,
+		key: say.about(about),
 		label: words[about],
 		shot: { ...rest, choices: { ...choices, focus: undefined, fNumberExact: undefined } }
 	};
@@ -135,7 +137,7 @@ function badChoice(take: Take, spreads: Spreads): SecondChoice {
 	let made: Shot | null = null;
 	return {
 		key: 'bad',
-		label: 'a likely bad frame',
+		label: say.aLikelyBadFrame,
 		// drawn only when it is looked at
 		get shot() {
 			return (made ??= badFrame(take, spreads));

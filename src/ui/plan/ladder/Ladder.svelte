@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { ladderText as say } from '$words/screens/plan/ladder';
+	import { commonText as common } from '$words/screens/common';
 	import { reusing } from '../../picture/reuse';
 	import StateMark from '../../shared/StateMark.svelte';
 	import { sameObject } from '../../drawing/stageObjects';
@@ -33,9 +35,9 @@
 	function words(cell: Cell): string {
 		if (cell.kind === 'number') return cell.wrong && `: ${cell.wrong}`;
 		if (cell.kind === 'thing')
-			return cell.met ? `${cell.state}, as intended` : `${cell.state}, not as intended`;
-		const state = { sharp: 'sharp', marginal: 'a stop short', soft: 'soft' }[cell.state];
-		return cell.kind === 'faces' ? `${cell.held} of ${cell.of} sharp, worst ${state}` : state;
+			return cell.met ? say.asIntended(cell.state) : say.notAsIntended(cell.state);
+		const state = { sharp: 'sharp', marginal: common.aStopShort, soft: 'soft' }[cell.state];
+		return cell.kind === 'faces' ? say.ofSharpWorst(cell.held, cell.of, state) : state;
 	}
 
 	function rungUnder(event: Event): number | null {
@@ -61,7 +63,7 @@
 </script>
 
 {#if table}
-	<section class="pane ladder" aria-label="Ladder of f-numbers">
+	<section class="pane ladder" aria-label={say.ladderOfFNumbers}>
 		<div class="scroll" bind:this={scroller}>
 			<table onpointermove={point} onpointerleave={() => plan.peek(null)}>
 				<thead bind:this={head}>
@@ -74,7 +76,7 @@
 									aria-pressed={fixedExact === shownExact}
 									onclick={() => toggle(shownExact)}
 								>
-									{fixedExact === shownExact ? `unlock f/${shownF}` : `lock f/${shownF}`}
+									{fixedExact === shownExact ? say.unlockF(shownF) : say.lockF(shownF)}
 								</button>
 							{/if}
 						</td>
@@ -92,8 +94,8 @@
 									tabindex={column.fNumberExact === shownExact ? 0 : -1}
 									aria-pressed={column.fNumberExact === fixedExact}
 									aria-label="f/{column.fNumber}{column.isPick
-										? ', the pick'
-										: ''}{column.isDiffracted ? ', the small opening softens it' : ''}"
+										? say.thePick
+										: ''}{column.isDiffracted ? say.theSmallOpeningSoftensIt : ''}"
 									onfocus={() => plan.peek(column.fNumberExact)}
 									onblur={() => plan.peek(null)}
 									onkeydown={(event) => press(event, i)}
@@ -101,7 +103,7 @@
 								>
 									{column.fNumber}{#if column.isDiffracted}<span
 											class="diffracted"
-											title="The small opening softens the picture">≈</span
+											title={say.theSmallOpeningSoftensThePicture}>≈</span
 										>{/if}
 								</button>
 							</th>

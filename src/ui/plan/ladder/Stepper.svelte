@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { stepperText as say } from '$words/screens/plan/ladder';
+	import { commonText as common } from '$words/screens/common';
 	import { fStop } from '$words/numbers';
 	import type { PlanView } from '../view/plan.svelte';
 
@@ -21,22 +23,22 @@
 </script>
 
 {#if shown?.fNumber != null && rung}
-	<div class="stepper" role="group" aria-label="f-number">
+	<div class="stepper" role="group" aria-label={common.fNumber}>
 		<button
 			class="knob"
 			type="button"
-			aria-label="wider"
+			aria-label={say.wider}
 			disabled={index <= 0}
 			onclick={() => step(-1)}>−</button
 		>
 		<span class="now" aria-live="polite">
 			<strong>{fStop(shown.fNumber)}</strong>
-			<span>{rung.sharpPeople}/{rung.people} sharp</span>
+			<span>{say.sharp(rung.sharpPeople, rung.people)}</span>
 		</span>
 		<button
 			class="knob"
 			type="button"
-			aria-label="narrower"
+			aria-label={say.narrower}
 			disabled={index >= ladder.length - 1}
 			onclick={() => step(1)}>+</button
 		>
@@ -50,7 +52,7 @@
 		</button>
 		{#if plan.isPeeking}
 			<button class="knob" type="button" onclick={() => plan.peek(null)}
-				>back to {plan.isFixed ? 'locked' : 'pick'}</button
+				>{say.backTo(plan.isFixed ? 'locked' : 'pick')}</button
 			>
 		{/if}
 	</div>

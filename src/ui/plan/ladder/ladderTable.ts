@@ -1,3 +1,5 @@
+import { ladderTableText as say } from '$words/screens/plan/ladder';
+import { commonText as common } from '$words/screens/common';
 import type { State } from '$core/format/plan';
 import { shareOfBest, SOFT_SHARE, type MeasuredSharpness } from '$core/format/sharpness';
 import { nominalFNumber } from '$core/optics/fNumber';
@@ -120,7 +122,7 @@ export function ladderTable(
 		? [
 				{
 					key: BACKGROUND_ID,
-					label: 'background',
+					label: common.background,
 					ref: { kind: 'camera', id: 'camera' },
 					isSingle: false,
 					cells: thingCells(BACKGROUND_ID)
@@ -142,13 +144,13 @@ export function ladderTable(
 function sharpnessLine({ study: { rungs } }: Solution, sharpness: MeasuredSharpness): Line {
 	return {
 		key: 'sharpness',
-		label: 'lens, % of its best',
+		label: say.lensPercentOfItsBest,
 		ref: { kind: 'camera', id: 'camera' },
 		isSingle: false,
 		cells: rungs.map(({ fNumber }) => {
 			const share = shareOfBest(sharpness, fNumber);
 			if (share === null) return null;
-			const wrong = share < SOFT_SHARE ? 'the lens itself is softer here' : '';
+			const wrong = share < SOFT_SHARE ? say.theLensItselfIsSofterHere : '';
 			return { kind: 'number', text: String(Math.round(100 * share)), wrong };
 		})
 	};
@@ -158,7 +160,7 @@ function sharpnessLine({ study: { rungs } }: Solution, sharpness: MeasuredSharpn
 function oddsLine({ study: { rungs } }: Solution, odds: OddsTable | null): Line {
 	return {
 		key: 'odds',
-		label: 'good of 100 frames',
+		label: say.goodOf100Frames,
 		ref: { kind: 'camera', id: 'camera' },
 		isSingle: false,
 		cells: rungs.map((take) => {
@@ -199,14 +201,14 @@ function lightLines({ study: { rungs, shot } }: Solution): Line[] {
 	if (shot.light.mode === 'flash') {
 		const power = line(
 			'power',
-			'flash power, 1/',
+			say.flashPower1,
 			['no-power', 'too-bright', 'sync', 'room-light'],
 			({ flashPower }) => shortPower(flashPower ?? 1)
 		);
 		return [power, iso];
 	}
 	return [
-		line('shutter', 'shutter, 1/', ['too-bright', 'too-slow'], ({ shutterS }) =>
+		line('shutter', say.shutter1, ['too-bright', 'too-slow'], ({ shutterS }) =>
 			shutterWords(shutterS).replace(/^1\//, '')
 		),
 		iso

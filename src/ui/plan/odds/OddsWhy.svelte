@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { oddsWhyText as say } from '$words/screens/plan/odds';
+	import { commonText as common } from '$words/screens/common';
 	import { useKit } from '../../kit/kit.svelte';
 	import { adviceWords } from '$words/advice';
 	import { supportWords } from '$words/options';
@@ -40,9 +42,9 @@
 		sure: { sureness: 0.95 }
 	} as const;
 	const SURENESS = [
-		{ value: 'wide', text: 'the wide end' },
-		{ value: 'balanced', text: 'balanced' },
-		{ value: 'sure', text: 'the sure end' }
+		{ value: 'wide', text: say.theWideEnd },
+		{ value: 'balanced', text: say.balanced },
+		{ value: 'sure', text: say.theSureEnd }
 	] as const;
 	const sureness = $derived.by(() => {
 		const own = shot.choices.sureness;
@@ -57,22 +59,23 @@
 	);
 </script>
 
-<h3>The odds</h3>
+<h3>{say.theOdds}</h3>
 {#if plan.odds.problem}
-	<NoAnswer asked={plan.odds} what="the odds" />
+	<NoAnswer asked={plan.odds} what={common.theOdds} />
 {:else if !odds}
-	<p>Counting frames…</p>
+	<p>{say.countingFrames}</p>
 {:else}
 	<p>
-		{framesSentence(odds)} Of {odds.frames} frames played through by the numbers, {aboutShare(
-			odds.share
-		)} are good, by the count {between(odds)}, if {measuredFrames > 0
-			? 'what was measured holds'
-			: 'the assumptions hold'}: everybody who must be sharp is, with open eyes. Each frame is
-		focused anew.
+		{say.ofSimulatedFramesAreGoodAllowing(
+			framesSentence(odds),
+			odds.frames,
+			aboutShare(odds.share),
+			between(odds),
+			measuredFrames > 0 ? say.yourMeasurementsHold : say.theAssumptionsHold
+		)}
 	</p>
 	{#if table && table.progress < 1}
-		<label>still counting <progress max={1} value={table.progress}></progress></label>
+		<label>{say.stillCounting} <progress max={1} value={table.progress}></progress></label>
 	{/if}
 	<ul>
 		{#each odds.causes as cause (cause.cause)}<li>{causeSentence(cause)}</li>{/each}
@@ -80,21 +83,21 @@
 	</ul>
 	{#if worstPeople.length > 1}
 		<table>
-			<caption>who to check at full size</caption>
+			<caption>{say.whoToCheckAtFullSize}</caption>
 			<tbody>
 				{#each worstPeople as one (one.personId)}
 					<tr>
 						<th scope="row"><bdi>{personName(shot, one.personId)}</bdi></th>
-						<td>good in {aboutShare(one.share)}</td>
+						<td>{say.goodIn(aboutShare(one.share))}</td>
 						<td>{between(one)}</td>
 					</tr>
 				{/each}
 			</tbody>
 		</table>
 	{/if}
-	<NoAnswer asked={plan.advice} what="what would help" />
+	<NoAnswer asked={plan.advice} what={say.whatWouldHelp} />
 	{#if advice.length > 0}
-		<h4>what would help</h4>
+		<h4>{say.whatWouldHelp}</h4>
 		<ul class="advice">
 			{#each advice as { one, words }, i (i)}
 				<li>
@@ -105,31 +108,31 @@
 			{/each}
 		</ul>
 	{/if}
-	<NoAnswer {asked} what="the chart" />
+	<NoAnswer {asked} what={common.theChart} />
 	{#if lines.length > 0}
 		<FNumberChart
-			elsewhere="the ladder below the stage"
+			elsewhere={common.theLadderBelowTheStage}
 			{lines}
 			{fNumbers}
 			shownFNumber={plan.solution?.plan.fNumberExact ?? null}
-			yaxis={{ title: { text: 'good frames in a hundred' }, range: [0, 100] }}
+			yaxis={{ title: { text: say.goodFramesInAHundred }, range: [0, 100] }}
 			level={50}
 			format=".0f"
-			label="Good frames in a hundred at every f-number, for ways to hold the camera. The dotted line is one half."
+			label={say.goodFramesInAHundredAt}
 		/>
 	{/if}
 	<Choice
-		label="pick"
+		label={say.pick}
 		options={[
-			{ value: 'widest', text: 'the widest that holds everyone' },
-			{ value: 'odds', text: 'by the odds' }
+			{ value: 'widest', text: say.theWidestThatHoldsEveryone },
+			{ value: 'odds', text: say.byTheOdds }
 		]}
 		value={shot.choices.pickBy}
 		onchoose={(pickBy) => plan.change({ ...shot, choices: { ...shot.choices, pickBy } })}
 	/>
 	{#if shot.choices.pickBy === 'odds'}
 		<Choice
-			label="how sure"
+			label={say.howSure}
 			options={SURENESS}
 			value={sureness}
 			onchoose={(value) => {
@@ -139,10 +142,9 @@
 		/>
 	{/if}
 	<p class="note">
-		{#if measuredFrames > 0}Your own hands and focusing are measured, by {measuredFrames} frames; the
-			rest is assumed{:else}How much hands, bodies and focusing spread is assumed, not measured{/if}:
-		change it under “kit”, “my hands”. By the odds, the pick is the widest f-number that is sharp in
-		nearly as many frames as the best one.
+		{#if measuredFrames > 0}{say.yourOwnHandsAndFocusingWere(
+				measuredFrames
+			)}{:else}{say.howMuchHandsBodiesAndFocusing}{/if}{say.changeItUnderKitMyHands}
 	</p>
 {/if}
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { backgroundSheetText as say } from '$words/screens/plan/setup';
 	import type { Background, PlaceKind } from '$core/format/shot';
 	import { BACKGROUND_ID } from '$core/study/scene';
 	import { BACKGROUND_OPTIONS, PLACE_OPTIONS } from '$words/options';
@@ -15,7 +16,7 @@
 	const USUAL: Background = { intent: 'dissolved', behindM: 5, detailMm: 50 };
 	const shot = $derived(plan.shot);
 	const background = $derived(shot.background);
-	const options = [{ value: 'any', text: 'as it comes' }, ...BACKGROUND_OPTIONS] as const;
+	const options = [{ value: 'any', text: say.asItComes }, ...BACKGROUND_OPTIONS] as const;
 	const now = $derived.by(() => {
 		const result = plan.shown?.plan.things.filter(({ id }) => id === BACKGROUND_ID) ?? [];
 		return plan.shown
@@ -39,19 +40,19 @@
 </script>
 
 <div class="stack">
-	<Choice label="it" {options} value={background?.intent ?? 'any'} onchoose={choose} />
+	<Choice label={say.it} {options} value={background?.intent ?? 'any'} onchoose={choose} />
 	{#if background}
 		<div class="pairs">
 			<Amount
 				of="shot.background.behindM"
-				label="how far behind them"
+				label={say.howFarBehindThem}
 				value={background.behindM}
 				onchange={(behindM, gesture) => set({ behindM }, gesture)}
 				{newGesture}
 			/>
 			<Amount
 				of="shot.background.detailMm"
-				label="its detail: leaves, windows, faces"
+				label={say.itsDetailLeavesWindowsFaces}
 				value={background.detailMm}
 				onchange={(detailMm, gesture) => set({ detailMm }, gesture)}
 				{newGesture}
@@ -60,10 +61,10 @@
 		{#if now}<p role="status">{now}</p>{/if}
 	{/if}
 	<Pick
-		label="around them the picture shows"
+		label={say.aroundThemThePictureShows}
 		options={PLACE_OPTIONS}
 		value={shot.place?.kind ?? 'plain'}
 		onchoose={surround}
 	/>
-	<p>Only drawn: it changes no number.</p>
+	<p>{say.onlyDrawnItChangesNoNumber}</p>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { flashFieldsText as say } from '$words/screens/plan/setup';
 	import type { Shot } from '$core/format/shot';
 	import Amount from '../../fields/Amount.svelte';
 	import Pick from '../../fields/Pick.svelte';
@@ -15,19 +16,19 @@
 
 	/** Usual losses, stops. Common practice, no source. */
 	const WAYS = [
-		{ value: '0', text: 'straight at them' },
-		{ value: '1', text: 'through an umbrella, about 1 stop' },
-		{ value: '1.5', text: 'softbox, about 1½ stops' },
-		{ value: '2', text: 'bounced off a white ceiling, about 2 stops' },
-		{ value: '0.667', text: 'warming gel, about ⅔ stop' },
-		{ value: '2.167', text: 'softbox with a warming gel' }
+		{ value: '0', text: say.straightAtThem },
+		{ value: '1', text: say.throughAnUmbrellaAbout1Stop },
+		{ value: '1.5', text: say.softboxAbout1Stops },
+		{ value: '2', text: say.bouncedOffAWhiteCeilingAbout },
+		{ value: '0.667', text: say.warmingGelAboutStop },
+		{ value: '2.167', text: say.softboxWithAWarmingGel }
 	];
 	const lossStops = $derived(light.lossStops ?? 0);
 	const own = $derived(String(Number(lossStops.toFixed(3))));
 	const ways = $derived(
 		WAYS.some(({ value }) => value === own)
 			? WAYS
-			: [...WAYS, { value: own, text: `${Number(lossStops.toFixed(1))} stops` }]
+			: [...WAYS, { value: own, text: say.stops(Number(lossStops.toFixed(1))) }]
 	);
 	const second = $derived(light.second);
 	const setSecond = (change: Partial<NonNullable<Flash['second']>>, gesture: string) =>
@@ -40,14 +41,14 @@
 
 <div class="pairs">
 	<Pick
-		label="its light comes (usual losses, common practice)"
+		label={say.howItsLightReachesThemUsual}
 		options={ways}
 		value={own}
 		onchoose={(value) => onchange({ ...light, lossStops: Number(value) })}
 	/>
 	<Amount
 		of="shot.light.lossStops"
-		label="it loses on its way"
+		label={say.lightLostOnTheWay}
 		value={lossStops}
 		step={1 / 3}
 		digits={1}
@@ -61,13 +62,13 @@
 		checked={second !== undefined}
 		onchange={(event) => chooseSecond(event.currentTarget.checked)}
 	/>
-	a second flash, weaker
+	{say.aSecondFlashWeaker}
 </label>
 {#if second}
 	<div class="pairs">
 		<Amount
 			of="shot.light.second.ratio"
-			label="times weaker on them"
+			label={say.timesWeakerOnThem}
 			value={second.ratio}
 			digits={1}
 			onchange={(ratio, gesture) => setSecond({ ratio }, gesture)}
@@ -75,7 +76,7 @@
 		/>
 		<Amount
 			of="shot.light.second.distanceM"
-			label="from it to the people"
+			label={say.fromItToThePeople}
 			value={second.distanceM}
 			onchange={(distanceM, gesture) => setSecond({ distanceM }, gesture)}
 			{newGesture}

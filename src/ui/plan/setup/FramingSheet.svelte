@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { framingSheetText as say } from '$words/screens/plan/setup';
+	import { commonText as common } from '$words/screens/common';
 	import type { FigurePart } from '$core/anatomy/figure';
 	import { imageDistanceMm } from '$core/geometry/thinLens';
 	import { impressionOf, nosePerspective } from '$core/optics/perspective';
@@ -44,7 +46,7 @@
 	let isWide = $state(false);
 
 	const people = $derived([
-		{ value: EVERYONE, text: 'everyone' },
+		{ value: EVERYONE, text: say.everyone },
 		...shot.people.map(({ id, name }) => ({ value: id, text: name }))
 	]);
 	const pose = $derived(cameraPose(shot.camera, shot.body.sensor));
@@ -67,7 +69,7 @@
 	function take(result: FramingResult) {
 		refusal = result.ok
 			? result.isLoose
-				? `Even at ${shot.lens.focalMm[1]} mm there is more room than that: step nearer, or crop.`
+				? say.evenAtMmThereIsMore(shot.lens.focalMm[1])
 				: ''
 			: framingProblemText(result.problem, units);
 		if (!result.ok) return;
@@ -94,31 +96,40 @@
 		);
 	const percent = (share: number) => `${Math.round(share * 100)} %`;
 	const READS = {
-		flatter: 'a little flatter than usual',
-		usual: 'as usual',
-		strong: 'strong: the nose large, the ears small',
-		distorted: 'distorted: step back'
+		flatter: say.aLittleFlatterThanUsual,
+		usual: common.asUsual,
+		strong: say.strongTheNoseLargeTheEars,
+		distorted: say.distortedStepBack
 	} as const;
 	function perspectiveWords(distanceM: number): string {
 		const share = nosePerspective(distanceM);
 		const by = Math.abs(share * 100).toFixed(share * 100 > -0.95 && share * 100 < 0.95 ? 1 : 0);
 		const compared =
-			share >= 0 ? `the nose ${by} % larger against the ears` : `the nose ${by} % smaller`;
-		return `${READS[impressionOf(share)]} (${compared} than from ${distance(RULES.usualDistanceM, units)}, where faces read as usual)`;
+			share >= 0 ? say.theNosePercentLargerAgainstThe(by) : say.theNosePercentSmaller(by);
+		return say.thanFromWhereFacesLookAs(
+			READS[impressionOf(share)],
+			compared,
+			distance(RULES.usualDistanceM, units)
+		);
 	}
 </script>
 
 <div class="stack">
-	<Choice label="show" options={PART_OPTIONS} value={part} onchoose={(next) => (chosen = next)} />
+	<Choice
+		label={common.show}
+		options={PART_OPTIONS}
+		value={part}
+		onchoose={(next) => (chosen = next)}
+	/>
 	<div class="pairs">
 		<Pick
-			label="of"
+			label={say.of}
 			options={people}
 			value={framing.personIds[0] ?? EVERYONE}
 			onchoose={(next) => (who = next)}
 		/>
 		<NumberField
-			label="room at every edge"
+			label={say.roomAtEveryEdge}
 			unit="%"
 			value={marginPercent}
 			low={0}
@@ -130,21 +141,21 @@
 	</div>
 	<div class="actions">
 		<button class="knob" type="button" onclick={() => take(frameByPlace(shot, framing))}
-			>Move the camera</button
+			>{say.moveTheCamera}</button
 		>
 		<button
 			class="knob"
 			type="button"
 			disabled={!zooms}
-			title={zooms ? undefined : 'This lens does not zoom'}
-			onclick={() => take(frameByFocal(shot, framing))}>Zoom from here</button
+			title={zooms ? undefined : say.thisLensDoesNotZoom}
+			onclick={() => take(frameByFocal(shot, framing))}>{say.zoomFromHere}</button
 		>
 		<button
 			class="knob"
 			type="button"
 			disabled={shot.people.length === 0}
 			onclick={() => take({ ok: true, camera: aimed(shot, shot.camera, framing), isLoose: false })}
-			>Only turn the camera</button
+			>{say.onlyTurnTheCamera}</button
 		>
 		<label>
 			<input
@@ -152,65 +163,71 @@
 				checked={settings.keepsAimed}
 				onchange={(event) => settings.set({ keepsAimed: event.currentTarget.checked })}
 			/>
-			keep it turned to people who move
+			{say.keepItTurnedToPeopleWho}
 		</label>
 	</div>
 	{#if refusal}<p class="refusal" role="alert">{refusal}</p>{/if}
 
 	<dl>
 		{#if equivalent}
-			<dt>lens</dt>
+			<dt>{common.lens}</dt>
 			<dd>{equivalent}</dd>
 		{/if}
 		{#if nearest}
-			<dt>nearest face</dt>
+			<dt>{say.nearestFace}</dt>
 			<dd>
-				<bdi>{nearest.person.name}</bdi>, {held ? `${framedPartWords(held)}, ` : ''}{distance(
-					nearest.seen.distanceM,
-					units
-				)} away; the face fills
-				{shareInWords(faceShare(pose, nearest.person))} of the frame’s height
+				<bdi>{nearest.person.name}</bdi>{say.awayTheFaceFillsOfThe(
+					held ? `${framedPartWords(held)}, ` : '',
+					distance(nearest.seen.distanceM, units),
+					shareInWords(faceShare(pose, nearest.person))
+				)}
 			</dd>
-			<dt>it reads</dt>
+			<dt>{say.itLooks}</dt>
 			<dd>{perspectiveWords(nearest.seen.distanceM)}</dd>
 		{/if}
 		{#if focus}
-			<dt>focus distance</dt>
-			<dd>{distance(focus.fromSensorM, units)} from the sensor mark</dd>
+			<dt>{say.focusDistance}</dt>
+			<dd>{say.fromTheSensorMark(distance(focus.fromSensorM, units))}</dd>
 		{/if}
 		{#if edges}
-			<dt>room at the edges</dt>
+			<dt>{say.roomAtTheEdges}</dt>
 			<dd>
-				left {percent(edges.room.left)}, right {percent(edges.room.right)}, above {percent(
-					edges.room.top
-				)}, below the faces {percent(edges.room.bottom)}
+				{say.leftRightAboveBelowTheFaces(
+					percent(edges.room.left),
+					percent(edges.room.right),
+					percent(edges.room.top),
+					percent(edges.room.bottom)
+				)}
 			</dd>
 			{#if edges.cutIds.length > 0}
-				<dt>cut</dt>
+				<dt>{say.cut}</dt>
 				<dd class="is-soft"><Named text={names(edges.cutIds)} {shot} /></dd>
 			{/if}
 			{#if edges.nearlyIds.length > 0}
-				<dt>at the edge</dt>
+				<dt>{say.atTheEdge}</dt>
 				<dd class="is-marginal"><Named text={names(edges.nearlyIds)} {shot} /></dd>
 			{/if}
 		{/if}
-		<dt>background</dt>
+		<dt>{common.background}</dt>
 		<dd>
-			{distance(
-				backgroundWidthM(
-					pose,
-					farthestM,
-					imageDistanceMm(pose.focalMm, focus?.planeM ?? farthestM)
+			{say.wideAway(
+				distance(
+					backgroundWidthM(
+						pose,
+						farthestM,
+						imageDistanceMm(pose.focalMm, focus?.planeM ?? farthestM)
+					),
+					units
 				),
-				units
-			)} wide, {distance(farthestM, units)} away
+				distance(farthestM, units)
+			)}
 		</dd>
 	</dl>
 	<details
 		open={shot.choices.wide !== undefined}
 		ontoggle={(event) => (isWide = event.currentTarget.open)}
 	>
-		<summary>Wide and shallow: many frames put together</summary>
+		<summary>{say.wideAndShallowManyFramesPut}</summary>
 		{#if isWide}
 			{#await import('./WideSheet.svelte') then { default: WideSheet }}
 				<WideSheet {plan} />

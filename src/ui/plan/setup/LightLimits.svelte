@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { lightLimitsText as say } from '$words/screens/plan/setup';
+	import { commonText as common } from '$words/screens/common';
 	import { comfortIsoOf } from '$core/light/exposure';
 	import { nominalShutter } from '$core/light/dials';
 	import type { Shot } from '$core/format/shot';
@@ -33,8 +35,8 @@
 </script>
 
 <Choice
-	label="the shutter"
-	options={[...SHUTTER_RULES, { value: 'fixed', text: 'locked' }]}
+	label={common.theShutter}
+	options={[...SHUTTER_RULES, { value: 'fixed', text: common.locked }]}
 	value={fixedS === undefined ? ruleValue(shot.choices.shutterRule) : 'fixed'}
 	onchoose={chooseShutter}
 />
@@ -43,7 +45,7 @@
 		<Amount
 			shownAs="one-over"
 			of="shot.choices.shutterS"
-			label="1 over"
+			label={common.n1Over}
 			value={fixedS}
 			low={shot.body.fastestShutterS}
 			digits={1}
@@ -53,7 +55,7 @@
 	{/if}
 	<Amount
 		of="shot.body.comfortIso"
-		label="highest ISO you like"
+		label={common.highestIsoYouLike}
 		value={comfortIsoOf(shot.body)}
 		low={shot.body.iso[0]}
 		high={shot.body.iso[1]}
@@ -63,7 +65,7 @@
 	/>
 	<Amount
 		of="shot.body.stabiliserStops"
-		label="the body’s stabiliser"
+		label={say.theBodysStabiliser}
 		value={shot.body.stabiliserStops}
 		step={0.5}
 		onchange={(stabiliserStops, gesture) => setBody({ stabiliserStops }, gesture)}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { lightSheetText as say } from '$words/screens/plan/setup';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../../fields/Amount.svelte';
 	import type { Shot } from '$core/format/shot';
 	import { isoWords } from '$words/light';
@@ -31,9 +33,9 @@
 	}
 
 	const MODES = [
-		{ value: 'unknown', text: 'not known' },
-		{ value: 'ambient', text: 'the light that is there' },
-		{ value: 'flash', text: 'flash' }
+		{ value: 'unknown', text: common.notKnown },
+		{ value: 'ambient', text: say.theLightThatIsThere },
+		{ value: 'flash', text: say.flash }
 	] as const;
 	type Mode = (typeof MODES)[number]['value'];
 
@@ -76,7 +78,7 @@
 
 <div class="stack">
 	<Choice
-		label="light"
+		label={common.light}
 		quiet
 		options={MODES}
 		value={light?.mode ?? 'unknown'}
@@ -87,7 +89,7 @@
 		<div class="pairs">
 			<Amount
 				of="shot.light.guideNumberM"
-				label="guide number at ISO 100"
+				label={say.guideNumberAtIso100}
 				value={light.guideNumberM}
 				digits={1}
 				onchange={(guideNumberM, gesture) => set({ ...light, guideNumberM }, gesture)}
@@ -95,7 +97,7 @@
 			/>
 			<Amount
 				of="shot.light.distanceM"
-				label="from flash to people"
+				label={say.fromFlashToPeople}
 				value={light.distanceM}
 				onchange={(distanceM, gesture) => set({ ...light, distanceM }, gesture)}
 				{newGesture}
@@ -105,17 +107,17 @@
 	{/if}
 
 	{#if light}
-		<h3>{light.mode === 'flash' ? 'The room besides' : 'How bright it is'}</h3>
+		<h3>{light.mode === 'flash' ? say.theRoomLight : say.howBrightItIs}</h3>
 		<div class="pairs">
 			<Pick
-				label="in words"
+				label={say.inWords}
 				options={WORDS}
 				value={wordsOfEv(ev100)}
 				onchoose={(words) => setEv(LIGHT_WORDS.find((one) => one.words === words)?.ev100 ?? ev100)}
 			/>
 			<Amount
 				of="shot.light.ev100"
-				label="as EV at ISO 100"
+				label={say.asEvAtIso100}
 				value={ev100}
 				step={1 / 3}
 				digits={1}
@@ -124,7 +126,7 @@
 			/>
 		</div>
 		<fieldset class="pairs three">
-			<legend>or as a camera or meter reads it</legend>
+			<legend>{say.orAsACameraOrMeter}</legend>
 			<Amount
 				of="job.shots.taken.fNumber"
 				label="f/"
@@ -136,7 +138,7 @@
 			<Amount
 				of="job.shots.taken.shutterS"
 				shownAs="one-over"
-				label="1 over"
+				label={common.n1Over}
 				value={metered.shutterS}
 				digits={1}
 				onchange={(shutterS, gesture) => meter({ shutterS }, gesture)}
@@ -144,7 +146,7 @@
 			/>
 			<Amount
 				of="job.shots.taken.iso"
-				label="ISO"
+				label={common.iso}
 				value={metered.iso}
 				digits={0}
 				onchange={(iso, gesture) => meter({ iso }, gesture)}
@@ -152,13 +154,13 @@
 			/>
 		</fieldset>
 
-		<h3>What gives</h3>
+		<h3>{say.whatMayChange}</h3>
 		<div class="pairs">
 			<Choice
-				label="ISO"
+				label={common.iso}
 				options={[
-					{ value: 'rises', text: 'may rise' },
-					{ value: 'stays', text: 'stays' }
+					{ value: 'rises', text: say.mayRise },
+					{ value: 'stays', text: say.stays }
 				]}
 				value={isoRises ? 'rises' : 'stays'}
 				onchoose={(next) => chooseIso(next === 'rises' ? 'rises' : heldIso)}
@@ -166,7 +168,7 @@
 			{#if !isoRises}
 				<Amount
 					of="shot.choices.isoRule"
-					label="at"
+					label={common.at}
 					value={heldIso}
 					digits={0}
 					onchange={(iso, gesture) => chooseIso(iso, gesture)}
@@ -192,9 +194,13 @@
 		</ul>
 		{#if light}
 			<p class="body">
-				{shot.body.name}: {isoWords(shot.body.iso[0])} to {shot.body.iso[1]}, flash up to 1/{Math.round(
-					1 / shot.body.syncSpeedS
-				)}, fastest 1/{Math.round(1 / shot.body.fastestShutterS)}.
+				{say.toFlashUpTo1Fastest(
+					shot.body.name,
+					isoWords(shot.body.iso[0]),
+					shot.body.iso[1],
+					Math.round(1 / shot.body.syncSpeedS),
+					Math.round(1 / shot.body.fastestShutterS)
+				)}
 			</p>
 		{/if}
 	</div>

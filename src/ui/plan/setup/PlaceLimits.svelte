@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { placeLimitsText as say } from '$words/screens/plan/setup';
 	import Amount from '../../fields/Amount.svelte';
 	import type { PlanView } from '../view/plan.svelte';
 
@@ -10,14 +11,14 @@
 	const LIMITS = $derived([
 		{
 			key: 'clearBehindCameraM',
-			words: 'the room behind the camera ends',
-			label: 'room behind the camera',
+			words: say.theRoomBehindTheCameraEnds,
+			label: say.roomBehindTheCamera,
 			initial: 2
 		},
 		{
 			key: 'highestCameraM',
-			words: 'the camera can go no higher than',
-			label: 'highest camera',
+			words: say.theCameraCanGoNoHigher,
+			label: say.highestCamera,
 			initial: Math.min(6, Math.max(2.2, shot.camera.position.y))
 		}
 	] as const);

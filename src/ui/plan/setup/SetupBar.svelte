@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { setupBarText as say } from '$words/screens/plan/setup';
+	import { commonText as common } from '$words/screens/common';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import type { PlanView } from '../view/plan.svelte';
 	import { lightInShort } from '$words/light';
@@ -23,27 +25,27 @@
 	const light = $derived(lightInShort(shot, settings.units));
 </script>
 
-<div class="setup" role="group" aria-label="Set-up">
+<div class="setup" role="group" aria-label={say.setUp}>
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'light')}>
-		light: {light}
+		{say.light(light)}
 	</button>
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'background')}>
-		background{background && `: ${background}`}
+		{say.background(background && `: ${background}`)}
 	</button>
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'framing')}>
-		framing{shot.choices.wide ? ': many frames' : ''}
+		{say.framing(shot.choices.wide ? say.manyFrames : '')}
 	</button>
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'ways')}>
-		other lenses
+		{common.otherLenses}
 	</button>
 	<button class="knob" type="button" aria-haspopup="dialog" onclick={() => (open = 'kit')}>
-		kit
+		{say.kit}
 	</button>
 </div>
 
 <Modal
 	{...ASIDE}
-	title="Light"
+	title={say.light2}
 	size="sm"
 	bind:open={() => open === 'light', (is) => !is && close()}
 >
@@ -55,7 +57,7 @@
 </Modal>
 <Modal
 	{...ASIDE}
-	title="The background"
+	title={say.theBackground}
 	size="sm"
 	bind:open={() => open === 'background', (is) => !is && close()}
 >
@@ -67,7 +69,7 @@
 </Modal>
 <Modal
 	{...ASIDE}
-	title="Framing"
+	title={say.framing2}
 	size="md"
 	bind:open={() => open === 'framing', (is) => !is && close()}
 >
@@ -78,7 +80,7 @@
 	{/if}
 </Modal>
 <Modal
-	title="The same picture with other lenses"
+	title={say.theSamePictureWithOtherLenses}
 	size="xl"
 	bind:open={() => open === 'ways', (is) => !is && close()}
 >
@@ -88,7 +90,7 @@
 		{/await}
 	{/if}
 </Modal>
-<Modal title="Kit" size="lg" bind:open={() => open === 'kit', (is) => !is && close()}>
+<Modal title={common.kit} size="lg" bind:open={() => open === 'kit', (is) => !is && close()}>
 	{#if open === 'kit'}
 		{#await import('../../kit/KitSheet.svelte') then { default: KitSheet }}
 			<KitSheet />

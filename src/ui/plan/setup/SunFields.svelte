@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sunFieldsText as say } from '$words/screens/plan/setup';
 	import { wrapDeg } from '$core/geometry/angle';
 	import NumberField from '../../fields/NumberField.svelte';
 	import { settings } from '../../shared/settings.svelte';
@@ -43,15 +44,15 @@
 	}
 	const side = $derived.by(() => {
 		if (!shot.sun) return '';
-		if (shot.sun.altitudeDeg <= 0) return 'It is below the horizon.';
+		if (shot.sun.altitudeDeg <= 0) return say.itIsBelowTheHorizon;
 		const off = wrapDeg(shot.sun.aroundDeg - shot.camera.panDeg);
 		const where =
 			Math.abs(off) < 30
-				? 'in front of the camera'
+				? say.inFrontOfTheCamera
 				: Math.abs(off) > 150
-					? 'behind the camera'
-					: `${Math.abs(off) > 90 ? 'behind ' : ''}to the ${off > 0 ? 'right' : 'left'}`;
-		return `It stands ${Math.round(shot.sun.altitudeDeg)}° high, ${where}.`;
+					? say.behindTheCamera
+					: say.toThe(Math.abs(off) > 90 ? 'behind ' : '', off > 0 ? 'right' : 'left');
+		return say.itStandsHigh(Math.round(shot.sun.altitudeDeg), where);
 	});
 </script>
 
@@ -61,12 +62,12 @@
 		checked={shot.sun !== undefined}
 		onchange={(event) => choose(event.currentTarget.checked)}
 	/>
-	show where the sun stands
+	{say.showWhereTheSunStands}
 </label>
 {#if shot.sun}
 	<div class="pairs">
 		<NumberField
-			label="latitude, north"
+			label={say.latitudeNorth}
 			unit="°"
 			value={place.latitudeDeg}
 			low={-90}
@@ -76,7 +77,7 @@
 			{newGesture}
 		/>
 		<NumberField
-			label="longitude, east"
+			label={say.longitudeEast}
 			unit="°"
 			value={place.longitudeDeg}
 			low={-180}
@@ -86,7 +87,7 @@
 			{newGesture}
 		/>
 		<label class="time">
-			date and time there
+			{say.dateAndTimeThere}
 			<input
 				class="typed"
 				type="datetime-local"
@@ -95,7 +96,7 @@
 			/>
 		</label>
 		<NumberField
-			label="the stage looks towards, from north"
+			label={say.theDirectionTheStageFacesFrom}
 			unit="°"
 			value={bearingDeg}
 			low={0}

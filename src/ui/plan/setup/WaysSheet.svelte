@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { waysSheetText as say } from '$words/screens/plan/setup';
+	import { commonText as common } from '$words/screens/common';
 	import type { BestFor, LensWay } from '$core/advice/lensWays';
 	import { isZoom } from '$core/optics/zoom';
 	import { impressionOf } from '$core/optics/perspective';
@@ -26,13 +28,13 @@
 	let sortedBy = $state<Key>('distance');
 	let isDown = $state(false);
 	const COLUMNS = $derived<readonly { key: Key; text: string }[]>([
-		{ key: 'lens', text: 'lens' },
-		{ key: 'distance', text: 'from' },
+		{ key: 'lens', text: common.lens },
+		{ key: 'distance', text: say.from },
 		{ key: 'fNumber', text: 'f/' },
-		{ key: 'held', text: 'faces' },
-		{ key: 'background', text: 'background' },
-		{ key: 'face', text: 'a face reads' },
-		...(shot.light ? [{ key: 'light' as const, text: 'shutter and ISO' }] : [])
+		{ key: 'held', text: say.faces },
+		{ key: 'background', text: common.background },
+		{ key: 'face', text: say.aFaceLooks },
+		...(shot.light ? [{ key: 'light' as const, text: say.shutterAndIso }] : [])
 	]);
 	function rank(way: LensWay): number {
 		switch (sortedBy) {
@@ -61,13 +63,13 @@
 		sortedBy !== key ? undefined : isDown ? ('descending' as const) : ('ascending' as const);
 
 	const BEST: Readonly<Record<BestFor, string>> = {
-		faces: 'best for faces',
-		background: 'best for the background',
-		light: 'best for the light'
+		faces: say.bestForFaces,
+		background: say.bestForTheBackground,
+		light: say.bestForTheLight
 	};
 	const READS = {
 		flatter: 'flatter',
-		usual: 'as usual',
+		usual: common.asUsual,
 		strong: 'strong',
 		distorted: 'distorted'
 	} as const;
@@ -78,8 +80,8 @@
 		namesOf(ids.map((id) => list.find((one) => one.id === id)?.name ?? id));
 	const things = $derived(shot.things.map(({ id, label }) => ({ id, name: label })));
 	function moveWords({ backM }: LensWay): string {
-		if (Math.abs(backM) < 0.05) return 'from here';
-		return `${smallLength(backM, units)} ${backM > 0 ? 'farther back' : 'nearer'}`;
+		if (Math.abs(backM) < 0.05) return say.fromHere;
+		return `${smallLength(backM, units)} ${backM > 0 ? say.fartherBack : 'nearer'}`;
 	}
 
 	function take(way: LensWay) {
@@ -91,9 +93,9 @@
 <div class="sheet">
 	<PlaceLimits {plan} />
 	{#if asked.problem}
-		<NoAnswer {asked} what="other lenses" />
+		<NoAnswer {asked} what={common.otherLenses} />
 	{:else if !ways}
-		<p>Trying every lens of your kit…</p>
+		<p>{say.tryingEveryLensOfYourKit}</p>
 	{:else}
 		<div class="scroll" tabindex="-1">
 			<table>
@@ -116,29 +118,30 @@
 						<tr class:own={isOwn(way)} class:out={way.isOutOfRoom || way.fNumber === null}>
 							<th scope="row">
 								<bdi>{way.lens.name}</bdi>
-								{#if isZoom(way.lens)}at {Math.round(way.focalMm)} mm{/if}
+								{#if isZoom(way.lens)}{say.atMm(Math.round(way.focalMm))}{/if}
 								{#each way.bestFor as best (best)}<span class="best">{BEST[best]}</span>{/each}
 							</th>
 							<td>
 								{distance(way.distanceM, units)}<br />
-								<small>{way.isOutOfRoom ? 'no room for that' : moveWords(way)}</small>
+								<small>{way.isOutOfRoom ? say.noRoomForThat : moveWords(way)}</small>
 							</td>
 							<td>{way.fNumber === null ? '—' : fStop(nominalFNumber(way.fNumber))}</td>
 							<td>
 								{#if way.fNumber === null}
-									<span class="is-soft">○</span> too near to focus
+									<span class="is-soft">○</span> {say.tooNearToFocus}
 								{:else if way.failingIds.length === 0}
-									<span class="is-sharp">●</span> all sharp
+									<span class="is-sharp">●</span> {say.allSharp}
 								{:else}
 									<span class="is-soft">○</span>
-									<bdi>{names(way.failingIds, shot.people)}</bdi> soft
+									<bdi>{names(way.failingIds, shot.people)}</bdi>
+									{say.soft}
 								{/if}
 							</td>
 							<td>
-								{distance(way.backgroundWidthM, units)} wide{#if way.intents > 0}, {way.intentsMet}/{way.intents}
+								{say.wide(distance(way.backgroundWidthM, units))}{#if way.intents > 0}, {way.intentsMet}/{way.intents}
 									▲{/if}
 								{#if way.droppedIds.length > 0}<br /><small
-										>without {names(way.droppedIds, things)}</small
+										>{say.without(names(way.droppedIds, things))}</small
 									>{/if}
 							</td>
 							<td>
@@ -155,9 +158,11 @@
 							{/if}
 							<td>
 								{#if isOwn(way)}
-									<span class="now">as it is</span>
+									<span class="now">{common.asItIs}</span>
 								{:else}
-									<button class="knob" type="button" onclick={() => take(way)}>Take this</button>
+									<button class="knob" type="button" onclick={() => take(way)}
+										>{say.takeThis}</button
+									>
 								{/if}
 							</td>
 						</tr>

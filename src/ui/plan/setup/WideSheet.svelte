@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { wideSheetText as say } from '$words/screens/plan/setup';
+	import { commonText as common } from '$words/screens/common';
 	import { cameraPose } from '$core/geometry/camera';
 	import { cropFactor } from '$core/optics/crop';
 	import { framesInPicture, stitchingOf, wideShotOf } from '$core/study/wideShot';
@@ -47,8 +49,8 @@
 		LENSES_MM.filter((mm) => mm < 0.8 * shot.camera.focalMm * cropFactor(shot.body.sensor))
 	);
 	const options = $derived([
-		{ value: '', text: 'one frame' },
-		...shorter.map((mm) => ({ value: String(mm), text: `${mm} mm` }))
+		{ value: '', text: say.oneFrame },
+		...shorter.map((mm) => ({ value: String(mm), text: say.mm(mm) }))
 	]);
 	const chosen = $derived(
 		view
@@ -84,17 +86,17 @@
 	const points = (corners: readonly { readonly x: number; readonly y: number }[]) =>
 		corners.map(({ x, y }) => `${100 * x},${100 * y}`).join(' ');
 	const on = $derived(
-		take?.candidate.personId ? nameOfId(shot, take.candidate.personId) : 'what is focused on'
+		take?.candidate.personId ? nameOfId(shot, take.candidate.personId) : say.whatIsFocusedOn
 	);
 </script>
 
 <div class="stack">
-	<Choice label="the view at" {options} value={chosen} onchoose={choose} />
+	<Choice label={say.theViewAt} {options} value={chosen} onchoose={choose} />
 	{#if view}
 		<div class="fields">
 			<Amount
 				of="shot.choices.wide.acrossDeg"
-				label="across"
+				label={say.across}
 				value={view.acrossDeg}
 				digits={0}
 				onchange={(acrossDeg, gesture) => put({ ...view, acrossDeg }, gesture)}
@@ -102,7 +104,7 @@
 			/>
 			<Amount
 				of="shot.choices.wide.downDeg"
-				label="up and down"
+				label={say.upAndDown}
 				value={view.downDeg}
 				digits={0}
 				onchange={(downDeg, gesture) => put({ ...view, downDeg }, gesture)}
@@ -110,7 +112,7 @@
 			/>
 			<Amount
 				of="shot.choices.wide.overlap"
-				label="overlap"
+				label={say.overlap}
 				shownAs="percent"
 				value={view.overlap}
 				digits={0}
@@ -119,7 +121,7 @@
 			/>
 			<Amount
 				of="shot.choices.wide.mostFrames"
-				label="frames you can bear"
+				label={say.mostFramesYouWant}
 				value={view.mostFrames}
 				digits={0}
 				onchange={(mostFrames, gesture) => put({ ...view, mostFrames }, gesture)}
@@ -127,16 +129,16 @@
 			/>
 		</div>
 		<Choice
-			label="camera"
+			label={common.camera}
 			options={[
-				{ value: 'landscape', text: 'level' },
-				{ value: 'portrait', text: 'upright' }
+				{ value: 'landscape', text: say.level },
+				{ value: 'portrait', text: say.upright }
 			]}
 			value={shot.camera.orientation}
 			onchoose={(orientation) => plan.change({ ...shot, camera: { ...shot.camera, orientation } })}
 		/>
 		{#if !take}
-			<p role="status">There is nothing to focus on yet.</p>
+			<p role="status">{say.thereIsNothingToFocusOn}</p>
 		{:else if stitching && !stitching.ok}
 			<p role="alert" class="is-soft">{stitchProblemWords(stitching, view.mostFrames)}</p>
 		{:else if stitch && wide}
@@ -144,13 +146,13 @@
 			<div class="room" bind:clientWidth={roomX}>
 				<div class="picture" style:width="{width}px" style:height="{width / shape}px">
 					{#if wish && preview.why === null}
-						<Picture name="wide" rank={0} {wish} label="The finished picture with its real blur" />
+						<Picture name="wide" rank={0} {wish} label={say.theFinishedPictureWithItsReal} />
 					{/if}
 					<svg
 						viewBox="0 0 100 100"
 						preserveAspectRatio="none"
 						role="img"
-						aria-label="The frames and the way through them: {pathWords(stitch, on)}"
+						aria-label={say.theFramesAndTheWayThrough(pathWords(stitch, on))}
 					>
 						{#each placed as { corners }, i (i)}
 							<polygon class:first={i === 0} points={points(corners)} />
@@ -164,7 +166,7 @@
 					{/each}
 				</div>
 			</div>
-			{#if preview.why !== null}<p class="note">The frames only: {preview.why}.</p>{/if}
+			{#if preview.why !== null}<p class="note">{say.theFramesOnly(preview.why)}</p>{/if}
 			<p>{shellWords(wide, units)}</p>
 			{#if movingWords(take)}<p class="is-marginal">{movingWords(take)}</p>{/if}
 			<ul>
@@ -173,8 +175,7 @@
 		{/if}
 	{:else}
 		<p class="note">
-			Many frames around the face, put together afterwards: the view of a short lens with the
-			shallow depth of this one.
+			{say.manyFramesAroundTheFacePut}
 		</p>
 	{/if}
 </div>

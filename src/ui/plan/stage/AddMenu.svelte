@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { addMenuText as say } from '$words/screens/plan/stage';
+	import { commonText as common } from '$words/screens/common';
 	import DropdownItem from 'flowbite-svelte/DropdownItem.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import Button from 'flowbite-svelte/Button.svelte';
@@ -47,8 +49,8 @@
 	const total = $derived(counts.reduce((sum, n) => sum + n, 0));
 	const room = $derived(LIMITS.people - plan.shot.people.length);
 	const problem = $derived.by(() => {
-		if (total === 0) return 'Say how many stand in each row, such as 5, 6, 4.';
-		return total > room ? `There is room for ${room} more people in this shot.` : '';
+		if (total === 0) return say.sayHowManyStandInEach;
+		return total > room ? say.thereIsRoomForMorePeople(room) : '';
 	});
 
 	function add(how: (shot: Shot, depthM: number) => Shot) {
@@ -67,7 +69,7 @@
 		const next = addThing(
 			plan.shot,
 			{
-				label: 'Thing',
+				label: say.thing,
 				widthM: 1,
 				heightM: 1,
 				detailMm: 50,
@@ -93,64 +95,64 @@
 	const gesture = () => '';
 </script>
 
-<Menu text="+ Add" bind:isOpen disabled={room < 1 && plan.shot.things.length >= LIMITS.things}>
+<Menu text={say.add} bind:isOpen disabled={room < 1 && plan.shot.things.length >= LIMITS.things}>
 	{#if room > 0}
 		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'adult', depth))}
-			>A person</DropdownItem
+			>{say.aPerson}</DropdownItem
 		>
 		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'child', depth))}
-			>A child</DropdownItem
+			>{say.aChild}</DropdownItem
 		>
 		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'dog', depth))}
-			>A dog</DropdownItem
+			>{say.aDog}</DropdownItem
 		>
 		<DropdownItem onclick={() => add((shot, depth) => addPerson(shot, 'cat', depth))}
-			>A cat</DropdownItem
+			>{say.aCat}</DropdownItem
 		>
-		<DropdownItem onclick={() => add(addWalker)}>Someone walking in</DropdownItem>
+		<DropdownItem onclick={() => add(addWalker)}>{say.someoneWalkingIn}</DropdownItem>
 	{/if}
 	{#if room > 0}
 		<DropdownItem
 			onclick={() => {
 				isOpen = false;
 				isPicking = true;
-			}}>From the people of the day…</DropdownItem
+			}}>{say.fromThePeopleOfTheDay}</DropdownItem
 		>
 	{/if}
 	{#if room > 1}
-		<DropdownItem onclick={() => add(addCouple)}>A couple</DropdownItem>
+		<DropdownItem onclick={() => add(addCouple)}>{common.aCouple}</DropdownItem>
 		<DropdownItem
 			onclick={() => {
 				isOpen = false;
 				isAskingRows = true;
-			}}>Rows of people…</DropdownItem
+			}}>{say.rowsOfPeople}</DropdownItem
 		>
 	{/if}
 	<DropdownItem
 		onclick={() => {
 			isOpen = false;
 			photographAsked.ask('this-shot');
-		}}>From a photograph…</DropdownItem
+		}}>{common.fromAPhotograph}</DropdownItem
 	>
 	{#if plan.shot.people.length > 0}
 		<DropdownItem
 			onclick={() => {
 				isOpen = false;
 				isNaming = true;
-			}}>Names, row by row…</DropdownItem
+			}}>{say.namesRowByRow}</DropdownItem
 		>
 	{/if}
 	{#if plan.shot.things.length < LIMITS.things}
-		<DropdownItem onclick={addObject}>A thing</DropdownItem>
+		<DropdownItem onclick={addObject}>{say.aThing}</DropdownItem>
 	{/if}
 </Menu>
 <GuestPicker {plan} bind:isOpen={isPicking} />
 <NamesSheet {plan} bind:isOpen={isNaming} />
 
-<Modal title="Rows of people" bind:open={isAskingRows} size="xs">
+<Modal title={say.rowsOfPeople2} bind:open={isAskingRows} size="xs">
 	<form class="flex flex-col gap-3 text-[var(--ink)]" onsubmit={addTheRows}>
 		<label class="flex flex-col gap-1">
-			<span>How many in each row, the front row first</span>
+			<span>{say.howManyInEachRowThe}</span>
 			<input
 				class="rounded-[3px] border-[var(--edge)] bg-[var(--sheet)]"
 				bind:value={countsText}
@@ -160,7 +162,7 @@
 		{#if problem}<p class="is-soft" role="alert">{problem}</p>{/if}
 		<div class="grid grid-cols-3 gap-2">
 			<Length
-				label="row to row"
+				label={say.rowToRow}
 				value={rowGapM}
 				low={0.3}
 				high={5}
@@ -168,7 +170,7 @@
 				newGesture={gesture}
 			/>
 			<Length
-				label="each step up"
+				label={say.eachStepUp}
 				value={stepM}
 				low={0}
 				high={2}
@@ -176,7 +178,7 @@
 				newGesture={gesture}
 			/>
 			<Length
-				label="one to the next"
+				label={common.spacing}
 				value={spacingM}
 				low={0.3}
 				high={3}
@@ -185,7 +187,7 @@
 			/>
 		</div>
 		<Button type="submit" disabled={problem !== ''}
-			>Add {total === 1 ? 'one person' : `${total} people`}</Button
+			>{say.add2(total === 1 ? say.onePerson : say.people(total))}</Button
 		>
 	</form>
 </Modal>

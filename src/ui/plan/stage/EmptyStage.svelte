@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { emptyStageText as say } from '$words/screens/plan/stage';
+	import { commonText as common } from '$words/screens/common';
 	import { photographAsked } from '../../photograph/asked.svelte';
 	import { arrangedIn, ARRANGEMENTS } from '../../keeping/arrangements';
 	import type { PlanView } from '../view/plan.svelte';
@@ -7,8 +9,8 @@
 	let { plan }: { plan: PlanView } = $props();
 </script>
 
-<div class="empty" role="group" aria-label="Nobody is there yet">
-	<p>Nobody is there yet. Begin with</p>
+<div class="empty" role="group" aria-label={say.nobodyIsThereYet}>
+	<p>{say.nobodyIsThereYetBeginWith}</p>
 	<div class="ways">
 		{#each ARRANGEMENTS as arrangement (arrangement.key)}
 			<button
@@ -19,7 +21,7 @@
 			>
 		{/each}
 		<button class="knob" type="button" onclick={() => photographAsked.ask('this-shot')}
-			>From a photograph…</button
+			>{common.fromAPhotograph}</button
 		>
 	</div>
 </div>

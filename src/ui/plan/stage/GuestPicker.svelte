@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { guestPickerText as say } from '$words/screens/plan/stage';
+	import { commonText as common } from '$words/screens/common';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { standsIn, withGuest } from '$core/day/guests';
 	import type { Guest } from '$core/format/job';
@@ -16,7 +18,7 @@
 	}
 </script>
 
-<Modal title="People of the day" size="xs" bind:open={isOpen}>
+<Modal title={common.peopleOfTheDay} size="xs" bind:open={isOpen}>
 	<ul>
 		{#each missing as guest (guest.id)}
 			<li>
@@ -27,9 +29,7 @@
 			</li>
 		{:else}
 			<li>
-				{plan.guests.length === 0
-					? 'Nobody is on the day’s list yet. Write it on the day.'
-					: 'Everyone of the day stands in this shot.'}
+				{plan.guests.length === 0 ? say.nobodyIsOnTheDaysList : say.everyoneOfTheDayIsIn}
 			</li>
 		{/each}
 	</ul>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { objectListText as say } from '$words/screens/plan/stage';
+	import { commonText as common } from '$words/screens/common';
 	import { type Person, type Shot, type Thing } from '$core/format/shot';
 	import type { Vec3 } from '$core/geometry/vector';
 	import Amount from '../../fields/Amount.svelte';
@@ -14,7 +16,7 @@
 	const shot = $derived(plan.shot);
 	const newGesture = (kind: string) => plan.newGesture(kind);
 	const AXES = [
-		['x', 'to the right'],
+		['x', say.toTheRight],
 		['y', 'up'],
 		['z', 'away']
 	] as const;
@@ -34,7 +36,7 @@
 		<td>
 			<Amount
 				quiet
-				of="shot.camera.position.{axis}"
+				of={say.shotCameraPosition(axis)}
 				label="{name}, {words}"
 				value={at[axis]}
 				onchange={(value, gesture) => set(moved(at, axis, value), gesture)}
@@ -48,18 +50,18 @@
 	<table>
 		<thead>
 			<tr>
-				<th scope="col">who or what</th>
+				<th scope="col">{say.whoOrWhat}</th>
 				{#each AXES as [axis, words] (axis)}<th scope="col">{words}</th>{/each}
-				<th scope="col">head turned</th>
-				<th scope="col">row (0: by depth)</th>
-				<th scope="col">must be</th>
-				<th scope="col">keep sharp</th>
-				<th><span class="sr-only">take out</span></th>
+				<th scope="col">{say.headTurned}</th>
+				<th scope="col">{say.row0ByDepth}</th>
+				<th scope="col">{common.mustBe}</th>
+				<th scope="col">{common.keepSharp}</th>
+				<th><span class="sr-only">{say.remove}</span></th>
 			</tr>
 		</thead>
 		<tbody>
 			<tr>
-				<th scope="row">camera</th>
+				<th scope="row">{common.camera}</th>
 				{@render place('camera', shot.camera.position, (position, gesture) =>
 					camera({ position }, gesture)
 				)}
@@ -75,7 +77,7 @@
 						<Amount
 							quiet
 							of="shot.people.turnDeg"
-							label="{one.name}, head turned"
+							label={say.headTurned2(one.name)}
 							value={one.turnDeg}
 							step={5}
 							digits={0}
@@ -87,7 +89,7 @@
 						<Amount
 							quiet
 							of="shot.people.row"
-							label="{one.name}, row"
+							label={say.row(one.name)}
 							value={one.row ?? 0}
 							low={0}
 							high={20}
@@ -98,7 +100,7 @@
 					<td>
 						<Pick
 							quiet
-							label="{one.name} must be"
+							label={say.mustBe(one.name)}
 							options={NEED_OPTIONS}
 							value={one.need}
 							onchoose={(need) => person(one, { need })}
@@ -107,7 +109,7 @@
 					<td>
 						<Pick
 							quiet
-							label="keep sharp of {one.name}"
+							label={say.keepSharpOf(one.name)}
 							options={KEEP_OPTIONS}
 							value={one.keep}
 							onchoose={(keep) => person(one, { keep })}
@@ -117,7 +119,7 @@
 						<button
 							class="knob bare"
 							type="button"
-							aria-label="Take out {one.name}"
+							aria-label={say.remove2(one.name)}
 							onclick={() => plan.change(removeObject(shot, { kind: 'person', id: one.id }))}
 							>✕</button
 						>
@@ -135,7 +137,7 @@
 					<td>
 						<Pick
 							quiet
-							label="{one.label} should be"
+							label={say.shouldBe(one.label)}
 							options={INTENT_OPTIONS}
 							value={one.intent}
 							onchoose={(intent) => thing(one, { intent })}
@@ -146,7 +148,7 @@
 						<button
 							class="knob bare"
 							type="button"
-							aria-label="Take out {one.label}"
+							aria-label={say.remove2(one.label)}
 							onclick={() => plan.change(removeObject(shot, { kind: 'thing', id: one.id }))}
 							>✕</button
 						>

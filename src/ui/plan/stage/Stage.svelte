@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { stageText as say } from '$words/screens/plan/stage';
+	import { commonText as common } from '$words/screens/common';
 	import Choice from '../../fields/Choice.svelte';
 	import type { PlanView } from '../view/plan.svelte';
 	import AddMenu from './AddMenu.svelte';
@@ -12,9 +14,9 @@
 
 	type Showing = StageView['side'] | 'list';
 	const SIDES = $derived([
-		{ value: 'above', text: isPhone ? 'above' : 'from above' },
-		{ value: 'side', text: isPhone ? 'side' : 'from the side' },
-		{ value: 'list', text: 'list' }
+		{ value: 'above', text: isPhone ? 'above' : say.fromAbove },
+		{ value: 'side', text: isPhone ? 'side' : say.fromTheSide },
+		{ value: 'list', text: say.list }
 	] as const);
 
 	let showing = $state<Showing>('above');
@@ -24,25 +26,28 @@
 
 {#snippet zooming()}
 	<div class="zoom" class:over={isPhone}>
-		<button class="knob" type="button" aria-label="Zoom out" onclick={() => drawing?.zoom(1 / 1.3)}
-			>−</button
+		<button
+			class="knob"
+			type="button"
+			aria-label={say.zoomOut}
+			onclick={() => drawing?.zoom(1 / 1.3)}>−</button
 		>
-		<button class="knob" type="button" aria-label="Zoom in" onclick={() => drawing?.zoom(1.3)}
+		<button class="knob" type="button" aria-label={say.zoomIn} onclick={() => drawing?.zoom(1.3)}
 			>+</button
 		>
 		<button
 			class="knob"
 			type="button"
-			aria-label="Show everything"
+			aria-label={say.showEverything}
 			onclick={() => drawing?.showAll()}>⤢</button
 		>
 	</div>
 {/snippet}
 
-<section class="pane stage" aria-label="Stage">
+<section class="pane stage" aria-label={common.stage}>
 	<div class="tools">
 		<Choice
-			label="Stage"
+			label={common.stage}
 			quiet
 			options={SIDES}
 			value={showing}
@@ -54,11 +59,11 @@
 				class="knob"
 				type="button"
 				aria-pressed={showsFloor}
-				aria-label="where to stand"
+				aria-label={common.whereToStand}
 				onclick={() => {
 					showsFloor = !showsFloor;
 					plan.selected = null;
-				}}>{isPhone ? 'where?' : 'where to stand'}</button
+				}}>{isPhone ? 'where?' : common.whereToStand}</button
 			>
 		{/if}
 		<AddMenu {plan} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { stageDrawingText as say } from '$words/screens/plan/stage';
 	import { onDestroy, untrack } from 'svelte';
 	import type { Flat } from '$core/anatomy/outline';
 	import { NUDGES, smallLength } from '$words/numbers';
@@ -163,7 +164,7 @@
 		<svg
 			role="application"
 			tabindex="0"
-			aria-label="Stage. Arrows go from object to object, Enter takes hold, arrows then move {step}, with Shift {fineStep}, comma and full stop turn, Enter lets go."
+			aria-label={say.stageArrowsGoFromObjectTo(step, fineStep)}
 			width={widthPx}
 			height={heightPx}
 			onpointerdown={down}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { standingFloorText as say } from '$words/screens/plan/stage';
+	import { commonText as common } from '$words/screens/common';
 	import { nominalFNumber, stopsBetween } from '$core/optics/fNumber';
 	import { bestStandpoint, shotFrom, type Standpoint } from '$core/advice/standing';
 	import { advicePort } from '../../../workers/ports';
@@ -118,9 +120,9 @@
 	const byM = $derived(nearer.answer);
 	const reverse = $derived.by(() => {
 		if (!byM) return '…';
-		if (byM.metres === null) return 'not even one row would hold';
-		if (byM.metres < 0.005) return 'it holds as it is';
-		return `the back row must come ${smallLength(byM.metres, units)} nearer`;
+		if (byM.metres === null) return say.notEvenOneRowWouldHold;
+		if (byM.metres < 0.005) return say.itHoldsAsItIs;
+		return say.theBackRowMustComeNearer(smallLength(byM.metres, units));
 	});
 </script>
 
@@ -150,7 +152,7 @@
 				>
 				{#if width > 36}
 					<text class="lens" x={x + width / 2} y={y + height / 2 + 11}
-						>{Math.round(point.focalMm)} mm</text
+						>{say.mm(Math.round(point.focalMm))}</text
 					>
 				{/if}
 			{/if}
@@ -170,29 +172,27 @@
 	{/if}
 </svg>
 <div class="legend" bind:borderBoxSize={legend} style:min-height="{mostLegendPx}px">
-	<NoAnswer {asked} what="where to stand" />
+	<NoAnswer {asked} what={common.whereToStand} />
 	<p role="status">
 		{#if isOutOfReach}
-			No lens of the kit frames them alike from there.
-		{:else if !floor}Trying the camera everywhere…
+			{say.noLensInTheKitGives}
+		{:else if !floor}{say.tryingTheCameraEverywhere}
 		{:else if !hasAny}
-			No place in sight does it with the lenses of the kit.
+			{say.noSpotInSightWorksWith}
 		{:else}
-			{isNarrow
-				? 'Tap where to stand; not where it is hatched.'
-				: 'Tap where to stand, framed alike. Hatched: no lens, no room, or faces hidden.'}
+			{isNarrow ? say.tapWhereToStandNotWhere : say.tapWhereToStandTheFraming}
 		{/if}
 	</p>
 	{#if best}
 		<button class="knob" type="button" onclick={() => standAt(best)}
-			>Go to the arrow: {fStop(nominalFNumber(best.fNumber ?? 0))}, {distance(
-				bestAwayM ?? 0,
-				units
-			)} away</button
+			>{say.goToTheArrowAway(
+				fStop(nominalFNumber(best.fNumber ?? 0)),
+				distance(bestAwayM ?? 0, units)
+			)}</button
 		>
 	{:else}
 		<!-- its place is kept while nothing is known -->
-		<p class="as-good" class:none={!hasAny}>As good here as anywhere in sight.</p>
+		<p class="as-good" class:none={!hasAny}>{say.nowhereInSightIsBetterThan}</p>
 	{/if}
 	{#if hasRows && isNarrow}
 		<button
@@ -202,17 +202,17 @@
 			onclick={() => {
 				asksForRow = !asksForRow;
 				mostLegendPx = 0;
-			}}>back row…</button
+			}}>{say.backRow}</button
 		>
 	{/if}
 	{#if hasRows && wish && (!isNarrow || asksForRow)}
 		<div class="reverse">
 			<Pick
 				quiet
-				label="For this f-number"
+				label={say.forThisFNumber}
 				options={ladder.map(({ fNumber }) => ({
 					value: String(fNumber),
-					text: `for ${fStop(fNumber)}`
+					text: say.for(fStop(fNumber))
 				}))}
 				value={String(wish.fNumber)}
 				onchoose={(next) => (wanted = next)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sunMarkText as say } from '$words/screens/plan/stage';
 	import { radians } from '$core/geometry/angle';
 	import { drawnM, type StageView } from '../../drawing/stageView';
 
@@ -26,7 +27,7 @@
 		return { x: view.widthPx / 2 + way.x * reach, y: view.heightPx / 2 + way.y * reach };
 	});
 	const isRight = $derived(at.x > view.widthPx / 2);
-	const words = $derived(`sun, ${Math.round(sun.altitudeDeg)}° high`);
+	const words = $derived(say.sunHigh(Math.round(sun.altitudeDeg)));
 </script>
 
 <g class="sun" role="img" aria-label={words}>

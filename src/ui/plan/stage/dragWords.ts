@@ -1,3 +1,4 @@
+import { dragWordsText as say } from '$words/screens/plan/stage';
 import type { Shot } from '$core/format/shot';
 import { seenFrom } from '$core/geometry/camera';
 import type { Scene } from '$core/study/scene';
@@ -9,9 +10,7 @@ import type { ObjectRef } from '../../drawing/stageObjects';
 export function dragWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units): string[] {
 	if (ref.kind === 'camera') {
 		const { position, panDeg, tiltDeg } = shot.camera;
-		return [
-			`${distance(position.y, units)} up, turned ${panDeg.toFixed(0)}°, tilted ${tiltDeg.toFixed(0)}°`
-		];
+		return [say.upTurnedTilted(distance(position.y, units), panDeg.toFixed(0), tiltDeg.toFixed(0))];
 	}
 	const place = positionOf(shot, scene.rows, ref);
 	if (!place) {
@@ -19,13 +18,11 @@ export function dragWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units
 		return focus && 'depthM' in focus ? [distance(focus.depthM, units)] : [];
 	}
 	const { depthM } = seenFrom(scene.pose, place);
-	const words = [`${distance(depthM, units)} away`];
+	const words = [say.away(distance(depthM, units))];
 	if (ref.kind === 'person') {
 		const person = shot.people.find(({ id }) => id === ref.id);
 		if (person && person.turnDeg !== 0)
-			words.push(
-				`turned ${Math.abs(person.turnDeg)}° to the ${person.turnDeg > 0 ? 'right' : 'left'}`
-			);
+			words.push(say.turnedToThe(Math.abs(person.turnDeg), person.turnDeg > 0 ? 'right' : 'left'));
 	}
 	const { rows } = scene;
 	const index = rows.findIndex(({ members }) =>
@@ -33,8 +30,8 @@ export function dragWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units
 	);
 	const [before, own, behind] = [rows[index - 1], rows[index], rows[index + 1]];
 	if (own && before)
-		words.push(`${smallLength(own.depthM - before.depthM, units)} behind the row before`);
+		words.push(say.behindTheRowBefore(smallLength(own.depthM - before.depthM, units)));
 	else if (own && behind)
-		words.push(`${smallLength(behind.depthM - own.depthM, units)} to the row behind`);
+		words.push(say.toTheRowBehind(smallLength(behind.depthM - own.depthM, units)));
 	return words;
 }

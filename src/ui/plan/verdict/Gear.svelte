@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { gearText as say } from '$words/screens/plan/verdict';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { focusedFrom } from '$core/advice/focusDistance';
 	import { isZoom } from '$core/optics/zoom';
@@ -16,7 +17,7 @@
 	const fromM = $derived(plan.shown?.plan.focus?.fromSensorM ?? null);
 	const words = $derived(
 		[
-			`${shot.lens.name}${isZoom(shot.lens) ? ` at ${Math.round(shot.camera.focalMm)} mm` : ''}`,
+			`${shot.lens.name}${isZoom(shot.lens) ? say.atMm(Math.round(shot.camera.focalMm)) : ''}`,
 			fromM === null ? '' : distance(fromM, settings.units),
 			shot.body.name
 		]
@@ -30,15 +31,15 @@
 	class="in-text"
 	type="button"
 	aria-haspopup="dialog"
-	aria-label="Lens and body: {words}"
+	aria-label={say.lensAndBody(words)}
 	onclick={() => (isOpen = true)}><span>{words}</span></button
 >
-<Modal title="Lens, body and distance" size="xs" bind:open={isOpen}>
+<Modal title={say.lensBodyAndDistance} size="xs" bind:open={isOpen}>
 	<div class="stack">
 		<GearFields {plan} />
 		{#if fromM !== null}
 			<Length
-				label="from the sensor mark to what is focused on"
+				label={say.fromTheSensorMarkToWhat}
 				value={fromM}
 				low={shot.lens.closestFocusM}
 				high={FARTHEST_M}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { ratioChartText as say } from '$words/screens/plan/verdict';
+	import { commonText as common } from '$words/screens/common';
 	import { faceRatios } from '$core/study/take';
 	import { personName } from '$words/names';
 	import type { Solution } from '$core/study/plan';
@@ -22,12 +24,12 @@
 </script>
 
 <FNumberChart
-	elsewhere="the ladder below the stage"
+	elsewhere={common.theLadderBelowTheStage}
 	{lines}
 	{fNumbers}
 	shownFNumber={solution.plan.fNumberExact}
-	yaxis={{ dtick: 1, type: 'log', title: { text: 'blur over what is allowed' } }}
+	yaxis={{ dtick: 1, type: 'log', title: { text: say.blurAsAShareOfWhat } }}
 	level={1}
 	format=".2f"
-	label="Blur of each face over what is allowed, at every f-number. Under the dotted line at 1 a face is sharp."
+	label={say.blurOfEachFaceAsA}
 />

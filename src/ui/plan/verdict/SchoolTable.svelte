@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { schoolTableText as say } from '$words/screens/plan/verdict';
+	import { commonText as common } from '$words/screens/common';
 	import {
 		schoolResults,
 		shutterSchools,
@@ -27,9 +29,9 @@
 	const QUESTIONS = Object.keys(SCHOOL_QUESTIONS) as SchoolOf['question'][];
 
 	const TECHNIQUES = [
-		{ value: 'move-point', text: 'move the point' },
-		{ value: 'reframe', text: 'lock and reframe, where it holds' },
-		{ value: 'manual', text: 'focus by hand, magnified' }
+		{ value: 'move-point', text: common.moveThePoint },
+		{ value: 'reframe', text: say.lockAndReframeWhereItHolds },
+		{ value: 'manual', text: say.focusByHandMagnified }
 	] as const;
 
 	function comes({ fNumber, exposure }: Result): string {
@@ -38,16 +40,16 @@
 		return `${fStop(nominalFNumber(fNumber))}${light && `, ${light}`}`;
 	}
 	const good = ({ keeperShare }: Result): string =>
-		keeperShare === null ? '' : `, ${Math.round(100 * keeperShare)} % good`;
+		keeperShare === null ? '' : say.percentGood(Math.round(100 * keeperShare));
 	const steadied = (stops: number): string =>
-		stops > 0 ? `, ${stopsInWords(stops)} slower by the stabiliser` : '';
+		stops > 0 ? say.slowerByTheStabiliser(stopsInWords(stops)) : '';
 	function costs({ costStops }: Result): string {
 		if (costStops === null || Math.abs(costStops) < 1 / 6) return '';
 		return `${costStops > 0 ? 'costs' : 'saves'} ${stopsInWords(Math.abs(costStops))}`;
 	}
 </script>
 
-<h3>The same shot by other schools</h3>
+<h3>{say.theSameShotByOtherSchools}</h3>
 <table>
 	<tbody>
 		{#each QUESTIONS as question (question)}
@@ -62,13 +64,13 @@
 						<span class={result.feasible ? 'is-sharp' : 'is-soft'}
 							>{result.feasible ? '●' : '○'}</span
 						>
-						{result.sharp}/{result.people} sharp{good(result)}
+						{say.sharp(result.sharp, result.people, good(result))}
 					</td>
 					<td>{costs(result)}</td>
 					<td>
-						{#if isOwn}<span class="now">as it is</span>
+						{#if isOwn}<span class="now">{common.asItIs}</span>
 						{:else}<button class="knob" type="button" onclick={() => plan.change(changed)}
-								>Do so</button
+								>{say.doThis}</button
 							>{/if}
 					</td>
 				</tr>
@@ -77,7 +79,7 @@
 	</tbody>
 </table>
 
-<h3>How slow the shutter may be</h3>
+<h3>{say.howSlowTheShutterMayBe}</h3>
 <table>
 	<tbody>
 		{#each shutters as { school, shutterS, steadiedStops, exposure } (school)}
@@ -91,7 +93,7 @@
 </table>
 
 {#if ways.length > 1}
-	<h3>Ways to get the focus there</h3>
+	<h3>{say.waysToGetTheFocusThere}</h3>
 	<table>
 		<tbody>
 			{#each ways as { way, errorM, worstRatio, holds } (way)}
@@ -99,19 +101,19 @@
 					<th scope="row">{FOCUS_WAYS[way]}</th>
 					<td
 						>{Math.abs(errorM) < 0.0005
-							? 'on the spot'
-							: `${smallLength(errorM, units)} ${errorM > 0 ? 'behind it' : 'before it'}`}</td
+							? say.onTheSpot
+							: `${smallLength(errorM, units)} ${errorM > 0 ? say.behindIt : say.beforeIt}`}</td
 					>
 					<td>
 						<span class={holds ? 'is-sharp' : 'is-soft'}>{holds ? '●' : '○'}</span>
-						{holds ? 'holds' : 'loses it'}, {worstRatio.toFixed(2)} of what is allowed
+						{say.ofWhatIsAllowed(holds ? 'holds' : say.losesIt, worstRatio.toFixed(2))}
 					</td>
 				</tr>
 			{/each}
 		</tbody>
 	</table>
 	<Pick
-		label="a face off the middle: I would"
+		label={say.forAFaceOffCentreI}
 		options={TECHNIQUES}
 		value={shot.choices.technique ?? 'move-point'}
 		onchoose={(technique) =>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tryInsteadText as say } from '$words/screens/plan/verdict';
 	import type { Advice } from '$core/advice/advice';
 	import { adviceWords } from '$words/advice';
 	import NoAnswer from '../../working/NoAnswer.svelte';
@@ -20,9 +21,9 @@
 </script>
 
 <!-- the row is there before the advice is, so that nothing jumps while it is worked out -->
-<div class="try" role="group" aria-label="Try instead">
+<div class="try" role="group" aria-label={say.tryInstead}>
 	{#if advice.length > 0}
-		<span class="label">try</span>
+		<span class="label">{say.try}</span>
 		{#each advice as { one, words }, i (i)}
 			<button class="knob" type="button" title={words.text} onclick={() => take(one)}>
 				<span class="words"><Named text={words.move} {shot} /></span>
@@ -30,7 +31,7 @@
 			</button>
 		{/each}
 	{/if}
-	<NoAnswer asked={plan.advice} what="advice" />
+	<NoAnswer asked={plan.advice} what={say.advice} />
 </div>
 
 <style>

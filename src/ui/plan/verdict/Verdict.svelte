@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { verdictText as say } from '$words/screens/plan/verdict';
+	import { commonText as common } from '$words/screens/common';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { ASKS_FOR_NOTHING } from '$words/reasons';
 	import { photographAsked } from '../../photograph/asked.svelte';
@@ -32,7 +34,7 @@
 	const odds = $derived(oddsAt(plan.odds.answer, shown?.plan.fNumberExact ?? null));
 	const toTake = $derived.by(() => {
 		if (!shown?.plan.feasible) return '';
-		return odds ? framesSentence(odds) : 'How many frames to take is being counted.';
+		return odds ? framesSentence(odds) : say.countingHowManyFramesToTake;
 	});
 	/** What it costs that it is not sure where somebody stands. */
 	const unsure = $derived.by(() => {
@@ -65,15 +67,15 @@
 	});
 </script>
 
-<section class="verdict" aria-label="Verdict" data-feasible={shown?.plan.feasible ?? ''}>
+<section class="verdict" aria-label={say.verdict} data-feasible={shown?.plan.feasible ?? ''}>
 	{#if verdict?.focusOn}
 		<h1>
 			<StateMark state={outcome} />
-			{shown?.plan.feasible ? 'Focus on' : 'Not all sharp. Best: focus on'}
+			{shown?.plan.feasible ? common.focusOn : say.notAllSharpBestFocusOn}
 			<em><bdi>{verdict.focusOn}</bdi></em>{verdict.where ? `, ${verdict.where}` : ''}.
 			<em class="f">{verdict.fNumber}</em>{verdict.exposure &&
-				`, ${verdict.exposure}`}{#if plan.isPeeking}<span class="tag">peek</span
-				>{:else if plan.isFixed}<span class="tag">locked</span>{/if}
+				`, ${verdict.exposure}`}{#if plan.isPeeking}<span class="tag">{say.peek}</span
+				>{:else if plan.isFixed}<span class="tag">{common.locked}</span>{/if}
 		</h1>
 		<p>
 			<Named
@@ -81,11 +83,11 @@
 				shot={plan.shot}
 			/>
 			<button class="in-text" type="button" onclick={() => (isWhyOpen = true)}
-				><span>why</span></button
+				><span>{say.why}</span></button
 			>
 			<Gear {plan} />
 			<button class="in-text" type="button" aria-haspopup="dialog" onclick={() => shooting?.shoot()}
-				><span>shoot it</span></button
+				><span>{say.shootIt}</span></button
 			>
 		</p>
 		{#if costs.length > 0}
@@ -96,22 +98,23 @@
 		<h1><Named text={verdict.sentences[0] ?? ''} shot={plan.shot} /></h1>
 		<p><Named text={verdict.sentences.slice(1).join(' ')} shot={plan.shot} /></p>
 	{:else if plan.shot.people.length + plan.shot.things.length === 0}
-		<h1>Who is in front of the camera?</h1>
+		<h1>{say.whoIsInFrontOfThe}</h1>
 		<p>
-			With which lens and body? Then add a person, a couple or rows of people on the stage, or let
+			{say.withWhichLensAndBodyThen}
 			<button class="in-text" type="button" onclick={() => photographAsked.ask('this-shot')}
-				><span>a photograph</span></button
-			> say where they stand.
+				><span>{say.aPhotograph}</span></button
+			>
+			{say.sayWhereTheyStand}
 		</p>
 		<div class="fields first"><GearFields {plan} /></div>
 	{:else}
-		<h1>Nothing has to be sharp yet.</h1>
+		<h1>{say.nothingHasToBeSharpYet}</h1>
 		<p>{ASKS_FOR_NOTHING}</p>
 	{/if}
 	<p class="sr-only" role="status">{spoken}</p>
 </section>
 
-<Modal title="Why" bind:open={isWhyOpen} size="lg">
+<Modal title={say.why2} bind:open={isWhyOpen} size="lg">
 	{#if isWhyOpen && shown}
 		{#await import('./Why.svelte') then { default: Why }}
 			<Why {plan} solution={shown} />

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { whyText as say } from '$words/screens/plan/verdict';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../../fields/Amount.svelte';
 	import type { School } from '$core/format/plan';
 	import { nominalFNumber, stopsBetween } from '$core/optics/fNumber';
@@ -30,10 +32,10 @@
 		const own = solution.plan.schools.find(
 			({ school }) => school === 'computed-plane'
 		)?.fNumberExact;
-		if (fNumberExact === null) return 'more than this lens can do';
+		if (fNumberExact === null) return say.moreThanThisLensCanDo;
 		if (own == null) return '';
 		const cost = stopsBetween(own, fNumberExact);
-		return cost < 1 / 6 ? 'as good as any' : `costs ${stopsInWords(cost)}`;
+		return cost < 1 / 6 ? say.asGoodAsAny : say.costs(stopsInWords(cost));
 	}
 </script>
 
@@ -42,29 +44,32 @@
 		{#each reasons as text, i (i)}<li><Named {text} {shot} /></li>{/each}
 		{#if zone}
 			<li>
-				On the axis it is sharp from {distance(zone.nearM, units)} to {distance(zone.farM, units)}:
-				blur of at most {(solution.plan.toleranceMm * 1000).toFixed(1)} µm on the sensor.
+				{say.onTheAxisItIsSharp(
+					distance(zone.nearM, units),
+					distance(zone.farM, units),
+					(solution.plan.toleranceMm * 1000).toFixed(1)
+				)}
 			</li>
 		{/if}
 		{#if solution.plan.focus}
 			<li>
-				The plane of focus is {distance(solution.plan.focus.planeM, units)} from the lens, {distance(
-					solution.plan.focus.fromSensorM,
-					units
-				)} from the sensor mark.
+				{say.thePlaneOfFocusIsFrom(
+					distance(solution.plan.focus.planeM, units),
+					distance(solution.plan.focus.fromSensorM, units)
+				)}
 			</li>
 		{/if}
 	</ul>
 
 	<OddsWhy {plan} />
 
-	<h3>Where each school would focus</h3>
+	<h3>{say.whereEachSchoolWouldFocus}</h3>
 	<table>
 		<thead>
 			<tr
-				><th scope="col">focus on</th><th scope="col">at</th><th scope="col">needs</th><th
-					scope="col">and so</th
-				></tr
+				><th scope="col">{say.focusOn}</th><th scope="col">{common.at}</th><th scope="col"
+					>{say.needs}</th
+				><th scope="col">{say.andSo}</th></tr
 			>
 		</thead>
 		<tbody>
@@ -81,13 +86,13 @@
 
 	<SchoolTable {plan} {solution} />
 
-	<h3>Every face at every f-number</h3>
+	<h3>{say.everyFaceAtEveryFNumber}</h3>
 	<RatioChart {solution} />
 
 	<div class="margin">
 		<Amount
 			of="shot.choices.safetyStops"
-			label="in hand for accidents"
+			label={say.marginForError}
 			value={shot.choices.safetyStops}
 			step={1 / 3}
 			onchange={(safetyStops, gesture) =>
@@ -97,7 +102,7 @@
 	</div>
 
 	{#if solution.plan.cautions.length > 0}
-		<h3>Mind</h3>
+		<h3>{say.watchOut}</h3>
 		<ul>
 			{#each solution.plan.cautions as caution (caution.code)}<li>{cautionText(caution)}</li>{/each}
 		</ul>

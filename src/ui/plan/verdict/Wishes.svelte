@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { wishesText as say } from '$words/screens/plan/verdict';
+	import { commonText as common } from '$words/screens/common';
 	import Amount from '../../fields/Amount.svelte';
 	import type { AboutCost } from '$core/advice/comparisons';
 	import type { SharpnessStandard } from '$core/format/shot';
@@ -29,10 +31,10 @@
 		ABOUTS.map((value) => ({ value, text: aboutWords(shot, value) + costOf(value) }))
 	);
 	const STANDARDS = [
-		{ value: 'album', text: 'small print' },
-		{ value: 'print', text: 'print of…' },
-		{ value: 'screen', text: 'full screen' },
-		{ value: 'pixel', text: 'every pixel' }
+		{ value: 'album', text: common.smallPrint },
+		{ value: 'print', text: say.printOf },
+		{ value: 'screen', text: common.fullScreen },
+		{ value: 'pixel', text: common.everyPixel }
 	] as const;
 
 	const print = $derived(shot.sharpness.standard === 'print' ? shot.sharpness : null);
@@ -50,14 +52,15 @@
 <div class="wishes">
 	{#if object}
 		<Choice
-			label="about"
+			label={common.about}
 			options={abouts}
 			value={aboutOf(shot)}
 			onchoose={(about) => plan.change(withAbout(shot, about))}
 		/>
 	{:else}
 		<span class="about"
-			>about <strong>{shot.people.length > 1 ? 'the people' : 'the person'}</strong></span
+			>{common.about}
+			<strong>{shot.people.length > 1 ? say.thePeople : say.thePerson}</strong></span
 		>
 	{/if}
 	<SetupBar {plan} />
@@ -68,7 +71,7 @@
 				of="shot.sharpness.printWidthCm"
 				quiet
 				suffix="wide"
-				label="width of the print"
+				label={say.widthOfThePrint}
 				value={print.printWidthCm}
 				onchange={(printWidthCm, gesture) => set({ ...print, printWidthCm }, gesture)}
 				{newGesture}
@@ -77,14 +80,19 @@
 				of="shot.sharpness.viewingDistanceCm"
 				quiet
 				suffix="away"
-				label="viewing distance"
+				label={say.viewingDistance}
 				value={print.viewingDistanceCm}
 				onchange={(viewingDistanceCm, gesture) => set({ ...print, viewingDistanceCm }, gesture)}
 				{newGesture}
 			/>
 		</span>
 	{/if}
-	<Choice label="sharp for" options={STANDARDS} value={shot.sharpness.standard} onchoose={choose} />
+	<Choice
+		label={common.sharpFor}
+		options={STANDARDS}
+		value={shot.sharpness.standard}
+		onchoose={choose}
+	/>
 </div>
 
 <style>

@@ -1,3 +1,4 @@
+import { commonText as common } from '$words/screens/common';
 import type { Lens, Shot } from '$core/format/shot';
 import { objectOf } from '$core/arrange/about';
 import { following } from '$core/arrange/standpoint';
@@ -90,7 +91,7 @@ export class PlanView {
 
 	get shot(): Shot {
 		const { shot } = this.#session;
-		if (!shot) throw new Error('no shot is open');
+		if (!shot) throw new Error(common.noShotIsOpen);
 		return shot;
 	}
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { eyePieceText as say } from '$words/screens/review/looking';
 	import { pieceOf } from '../../frames/pictures';
 
 	/** A piece of a file around a place, pixel by pixel. */
@@ -39,7 +40,7 @@
 
 <div class="piece" bind:clientWidth={widthCss} style:height="{HEIGHT_CSS}px">
 	{#if file}<canvas bind:this={canvas} aria-label={label}></canvas>{:else}<span
-			>choose the file again to see it</span
+			>{say.chooseTheFileAgainToSee}</span
 		>{/if}
 </div>
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { eyesInStepText as say } from '$words/screens/review/looking';
+	import { commonText as common } from '$words/screens/common';
 	import { blurPx } from '$core/measure/spread';
 	import { faceMark, inFocusWords, settingsWords, partOf } from '$words/review';
 	import EyePiece from './EyePiece.svelte';
@@ -15,30 +17,30 @@
 	);
 </script>
 
-<section class="eyes" aria-label="The same eye side by side">
+<section class="eyes" aria-label={say.theSameEyeSideBySide}>
 	<div class="head">
-		<h3><bdi>{partOf(view.set?.people[view.whom], side) || 'Side by side'}</bdi>, 100 %</h3>
+		<h3><bdi>{partOf(view.set?.people[view.whom], side) || say.sideBySide}</bdi>, 100 %</h3>
 		<span class="knobs">
 			<button
 				class="knob"
 				type="button"
 				onclick={() => view.stepPerson(-1)}
-				aria-label="the face before">‹</button
+				aria-label={say.theFaceBefore}>‹</button
 			>
 			<button
 				class="knob"
 				type="button"
 				onclick={() => view.stepPerson(1)}
-				aria-label="the next face">›</button
+				aria-label={say.theNextFace}>›</button
 			>
 			<label class="count">
-				<span class="sr-only">frames side by side</span>
+				<span class="sr-only">{say.framesSideBySide}</span>
 				<select
 					class="typed"
 					value={String(view.sideBySide)}
 					onchange={(event) => (view.sideBySide = Number(event.currentTarget.value))}
 				>
-					{#each COUNTS as count (count)}<option value={String(count)}>{count} frames</option
+					{#each COUNTS as count (count)}<option value={String(count)}>{say.frames(count)}</option
 						>{/each}
 				</select>
 			</label>
@@ -55,28 +57,28 @@
 						file={one.file.file}
 						x={face.face[side].x}
 						y={face.face[side].y}
-						label="{one.file.name}, {name}’s eye"
+						label={say.sEye(one.file.name, name)}
 					/>
 				{:else}
-					<p>not found here</p>
+					<p>{say.notFoundHere}</p>
 				{/if}
 				{#if i === 0 && offered && !face?.isPointed}
 					<p>
 						<button class="knob" type="button" onclick={() => view.pointing.begin(offered.id)}
-							><span>tap <bdi>{name}</bdi>’s eye</span></button
+							><span>{common.tap} <bdi>{name}</bdi>{common.sEye}</span></button
 						>
 					</p>
 				{/if}
 				<button type="button" class="words" onclick={() => view.look(one.file.id)}>
 					<strong
 						>{i === 0
-							? 'this frame'
-							: `frame ${view.files.findIndex(({ id }) => id === one.file.id) + 1}`}
+							? say.thisFrame
+							: say.frame(view.files.findIndex(({ id }) => id === one.file.id) + 1)}
 						{faceMark(face ?? null)}</strong
 					>
-					<span>{blur ? `${blurPx(blur).toFixed(1)} px of blur` : 'cannot tell'}</span>
+					<span>{blur ? say.pxOfBlur(blurPx(blur).toFixed(1)) : common.cannotTell}</span>
 					{#if view.set && one.reviewed.inFocus}
-						<span>on <bdi>{inFocusWords(one.reviewed, view.set)}</bdi></span>
+						<span>{say.on} <bdi>{inFocusWords(one.reviewed, view.set)}</bdi></span>
 					{/if}
 					<span>{settingsWords(one.reviewed.frame)}</span>
 				</button>

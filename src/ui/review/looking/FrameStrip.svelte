@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { frameStripText as say } from '$words/screens/review/looking';
+	import { commonText as common } from '$words/screens/common';
 	import { FRAMES_DRAGGED } from '../../frames/handedFiles.svelte';
 	import { faceMark, frameWords, inFocusWords } from '$words/review';
 	import { STATE_MARKS } from '$words/states';
@@ -16,7 +18,7 @@
 	function told(file: IntakeFile) {
 		const judged = view.judged.get(file.id);
 		const { set } = view;
-		if (!judged || !set) return { state: '…', isShut: false, focus: '', words: 'not measured yet' };
+		if (!judged || !set) return { state: '…', isShut: false, focus: '', words: say.notMeasuredYet };
 		const { reviewed } = judged;
 		const isShut = reviewed.faces.some((face, i) => set.people[i]?.counts && face?.isShut);
 		// of eyes that are shut no blur is known, and that they are shut is said beside
@@ -51,7 +53,7 @@
 	});
 </script>
 
-<ol class="strip" aria-label="Frames" bind:this={list}>
+<ol class="strip" aria-label={common.frames} bind:this={list}>
 	{#each shown as file, i (file.id)}
 		{@const { state, isShut, focus, words } = told(file)}
 		{@const { mark, isFavourite } = file.judgement}
@@ -60,8 +62,8 @@
 				type="button"
 				class:dropped={mark === 'drop'}
 				aria-pressed={file.id === view.file?.id}
-				aria-label="{file.name}: {words}{focus ? ` In focus: ${focus}.` : ''}{mark
-					? ` Marked ${mark}.`
+				aria-label="{file.name}: {words}{focus ? say.inFocus(focus) : ''}{mark
+					? say.marked(mark)
 					: ''}"
 				title={words}
 				draggable="true"

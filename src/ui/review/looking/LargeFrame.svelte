@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { largeFrameText as say } from '$words/screens/review/looking';
+	import { commonText as common } from '$words/screens/common';
 	import { faceMark, faceWords, partOf } from '$words/review';
 	import PointingCross from '../../shared/PointingCross.svelte';
 	import { largePicture, makeReady } from '../../frames/pictures';
@@ -33,17 +35,17 @@
 			(made) => {
 				if (isOver) return;
 				address = made ?? '';
-				if (!made) problem = 'This picture cannot be shown.';
+				if (!made) problem = say.thisPictureCannotBeShown;
 			},
 			() => {
-				if (!isOver) problem = 'This picture cannot be shown.';
+				if (!isOver) problem = say.thisPictureCannotBeShown;
 			}
 		);
 		return () => (isOver = true);
 	});
 
 	/** The marks of more people are drawn smaller. */
-	const CROWD = 6;
+	const MAX_LARGE_MARKS = 6;
 	/** Whoever looks so long at something may go on from there. */
 	const REST_MS = 300;
 	$effect(() => {
@@ -69,19 +71,19 @@
 
 <div class="pane large">
 	{#if file && !file.file}
-		<p>{file.name} was measured before. Choose it again to see it.</p>
+		<p>{say.wasMeasuredBeforeChooseItAgain(file.name)}</p>
 	{:else if problem || file?.problem}
 		<p role="alert">{problem || file?.problem}</p>
 	{/if}
 	<div
 		class="picture"
-		class:crowd={(view.set?.people.length ?? 0) > CROWD}
+		class:crowd={(view.set?.people.length ?? 0) > MAX_LARGE_MARKS}
 		style:--shape={size ? size.widthPx / size.heightPx : 1.5}
 	>
 		{#if address}<img src={address} alt={file?.name ?? ''} />{/if}
 		{#if pointing.isOn}
 			<PointingCross
-				label={whose ? `Tap ${whose}’s eye` : 'Tap what matters'}
+				label={whose ? say.tapSEye(whose) : say.tapWhatMatters}
 				takesFocus
 				onpoint={point}
 			/>
@@ -120,30 +122,30 @@
 			disabled={!file?.file || !size || following.isBeginning}
 			onclick={() => (pointing.isOn ? (pointing.isOn = false) : pointing.begin(null))}
 		>
-			{#if !pointing.isOn}point at something{:else if whose}<span>tap <bdi>{whose}</bdi>’s eye</span
-				>{:else}tap what matters{/if}
+			{#if !pointing.isOn}{say.pointAtSomething}{:else if whose}<span
+					>{common.tap} <bdi>{whose}</bdi>{common.sEye}</span
+				>{:else}{say.tapWhatMatters2}{/if}
 		</button>
 		{#if pointing.isOn && pointing.offered.length > 0}
 			<label>
-				<span class="sr-only">what is pointed at</span>
+				<span class="sr-only">{say.whatIsPointedAt}</span>
 				<select
 					class="typed"
 					value={pointing.whose?.id ?? ''}
 					onchange={(event) => pointing.begin(event.currentTarget.value || null)}
 				>
-					<option value="">a thing</option>
-					{#each pointing.offered as { id, name } (id)}<option value={id}>{name}’s eye</option
+					<option value="">{common.aThing}</option>
+					{#each pointing.offered as { id, name } (id)}<option value={id}>{say.sEye(name)}</option
 						>{/each}
 				</select>
 			</label>
 		{:else if pointing.spots.length > 0}
 			<button class="knob" type="button" onclick={() => pointing.forget()}
-				><span>forget <bdi>{partOf(view.set?.people[view.whom], view.side)}</bdi></span></button
+				><span>{common.forget} <bdi>{partOf(view.set?.people[view.whom], view.side)}</bdi></span
+				></button
 			>
 		{/if}
-		<span role="status"
-			>{following.isBusy ? 'followed through the frames…' : following.problem}</span
-		>
+		<span role="status">{following.isBusy ? say.followedThroughTheFrames : following.problem}</span>
 	</div>
 </div>
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { outSheetText as say } from '$words/screens/review/out';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { zipped } from '$files/out/zip';
@@ -21,15 +23,15 @@
 		{ value: 'Letter', text: 'Letter' }
 	] as const;
 	const EXISTING = [
-		{ value: 'merge', text: 'merge with them' },
-		{ value: 'leave', text: 'leave them as they are' }
+		{ value: 'merge', text: say.mergeWithThem },
+		{ value: 'leave', text: say.leaveThemAsTheyAre }
 	] as const;
 	const PROBLEMS: Readonly<Record<SidecarRefusal, string>> = {
-		unsure: 'its sidecar may be another frame’s; choose the frames with their folders',
-		'too-large': 'far too large for a sidecar',
-		'declares-entities': 'it declares entities, which no sidecar needs',
-		'too-many-parts': 'it has far too many parts',
-		broken: 'it cannot be read'
+		unsure: say.itsSidecarMayBeAnotherFrames,
+		'too-large': say.farTooLargeForASidecar,
+		'declares-entities': say.itDeclaresEntitiesWhichNoSidecar,
+		'too-many-parts': say.itHasFarTooManyParts,
+		broken: say.itCannotBeRead
 	};
 	let paper = $state<'A4' | 'Letter'>('A4');
 	let existing = $state<'merge' | 'leave' | null>(null);
@@ -46,7 +48,7 @@
 		try {
 			said = await work();
 		} catch (error) {
-			said = `It was not saved: ${error instanceof Error ? error.message : 'unknown'}.`;
+			said = say.itWasNotSaved(error instanceof Error ? error.message : 'unknown');
 		} finally {
 			isBusy = false;
 		}
@@ -55,10 +57,8 @@
 	const sidecars = () =>
 		run(async () => {
 			const made = await sidecarsOf(view, existing ?? 'leave');
-			refused = made.refused.map(
-				({ name, problem }) => `${name}: ${PROBLEMS[problem]}; left alone`
-			);
-			if (made.files.length === 0) return 'There is no sidecar to write.';
+			refused = made.refused.map(({ name, problem }) => say.leftAlone(name, PROBLEMS[problem]));
+			if (made.files.length === 0) return say.thereIsNoSidecarToWrite;
 			const zip = `${name}-sidecars.zip`;
 			return savedWords(await writeFile(zip, () => zipped(made.files)), zip);
 		});
@@ -72,10 +72,9 @@
 	const sheet = (kind: 'pdf' | 'png') =>
 		run(async () => {
 			const { group } = view;
-			if (!group) return 'There is no shot.';
+			if (!group) return say.thereIsNoShot;
 			const made = await contactSheetOf(view, group);
-			if (!made.favourite && made.frames.length === 0)
-				return 'Choose the frames again to print them.';
+			if (!made.favourite && made.frames.length === 0) return say.chooseTheFramesAgainToPrint;
 			const file = `${fileName(group.title)}-sheet.${kind}`;
 			if (kind === 'png') saveBlob(file, await sheetPicture(made));
 			else {
@@ -86,21 +85,23 @@
 		});
 </script>
 
-<Modal title="Out of Review" size="lg" bind:open>
+<Modal title={say.saveFromReview} size="lg" bind:open>
 	<div class="stack">
 		<section>
-			<h3>Sidecars (XMP)</h3>
+			<h3>{say.sidecarsXmp}</h3>
 			<p>
-				A small file beside each frame, as other programs read it: keep is four stars, maybe two,
-				drop is rejected, the favourite has five; and what is in focus. Your frames are not touched.
+				{say.aSmallFileBesideEachFrame}
 			</p>
 			{#if there.length > 0}
 				<p>
-					{there.length} of these frames {there.length === 1 ? 'has' : 'have'} a sidecar already. What
-					shall become of {there.length === 1 ? 'it' : 'them'}?
+					{say.ofTheseFramesASidecarAlready(
+						there.length,
+						there.length === 1 ? 'has' : 'have',
+						there.length === 1 ? 'it' : 'them'
+					)}
 				</p>
 				<Choice
-					label="Sidecars that are there"
+					label={say.sidecarsThatAreThere}
 					quiet
 					options={EXISTING}
 					value={existing ?? ('' as 'merge')}
@@ -108,39 +109,41 @@
 				/>
 			{:else}
 				<p>
-					Choose the frames with their folder, and sidecars that are there are merged instead of
-					replaced.
+					{say.chooseTheFramesWithTheirFolder}
 				</p>
 			{/if}
 			<Button
 				size="xs"
 				disabled={isBusy || (there.length > 0 && existing === null)}
-				onclick={sidecars}>Save the sidecars</Button
+				onclick={sidecars}>{say.saveTheSidecars}</Button
 			>
 		</section>
 		<section>
-			<h3>Table (CSV)</h3>
+			<h3>{say.tableCsv}</h3>
 			<p>
-				Everything that was measured, a row for each face of each frame, with marks and notes: the
-				log.
+				{say.everythingThatWasMeasuredWithMarks}
 			</p>
-			<Button size="xs" disabled={isBusy} onclick={table}>Save the table</Button>
+			<Button size="xs" disabled={isBusy} onclick={table}>{say.saveTheTable}</Button>
 		</section>
 		<section>
-			<h3>Contact sheet of “<bdi>{view.group?.title ?? ''}</bdi>”</h3>
+			<h3>{say.contactSheetOf}<bdi>{view.group?.title ?? ''}</bdi>”</h3>
 			<p>
-				Each frame captioned by what is in focus; the favourite, or else the first good one, is
-				large; dropped ones stay out.
+				{say.eachFrameHasACaptionThat}
 			</p>
 			<div class="row">
-				<Choice label="Paper" options={PAPERS} value={paper} onchoose={(to) => (paper = to)} />
-				<Button size="xs" disabled={isBusy} onclick={() => sheet('pdf')}>As PDF</Button>
+				<Choice
+					label={common.paper}
+					options={PAPERS}
+					value={paper}
+					onchoose={(to) => (paper = to)}
+				/>
+				<Button size="xs" disabled={isBusy} onclick={() => sheet('pdf')}>{common.asPdf}</Button>
 				<Button size="xs" disabled={isBusy} color="light" onclick={() => sheet('png')}
-					>As picture</Button
+					>{common.asPicture}</Button
 				>
 			</div>
 		</section>
-		<p role="status">{isBusy ? 'Being made…' : said}</p>
+		<p role="status">{isBusy ? common.beingMade : said}</p>
 		{#if refused.length > 0}
 			<ul role="alert">
 				{#each refused as one, i (i)}<li>{one}</li>{/each}

@@ -1,3 +1,5 @@
+import { outText as say } from '$words/screens/review/out';
+import { commonText as common } from '$words/screens/common';
 import { blurPx } from '$core/measure/spread';
 import { nominalFNumber } from '$core/optics/fNumber';
 import { FACE_PARTS } from '$core/review/measuredPerson';
@@ -30,21 +32,21 @@ export function tableOf(view: ReviewView): string {
 		'file',
 		'taken',
 		'f-number',
-		'shutter s',
+		say.shutterS,
 		'ISO',
-		'focal mm',
+		say.focalMm,
 		'person',
 		'state',
-		'near eye',
-		...FACE_PARTS.map((part) => `blur ${PART_WORDS[part]} px`),
-		'streak px',
-		'eyes shut',
-		'white share',
-		'good frame',
-		'focus fell m',
-		'from m',
-		'to m',
-		'in focus',
+		common.nearEye,
+		...FACE_PARTS.map((part) => say.blurPx(PART_WORDS[part])),
+		say.streakPx,
+		say.eyesShut,
+		say.whiteShare,
+		say.goodFrame,
+		say.focusFellM,
+		say.fromM,
+		say.toM,
+		common.inFocus,
 		'mark',
 		'favourite',
 		'note'
@@ -76,13 +78,13 @@ export function tableOf(view: ReviewView): string {
 				if (!face) return [];
 				const blurs = FACE_PARTS.map((part) => {
 					const blur = face.blurs[part];
-					return [`blur ${PART_WORDS[part]} px`, blur && round(blurPx(blur), 2)] as const;
+					return [say.blurPx(PART_WORDS[part]), blur && round(blurPx(blur), 2)] as const;
 				});
 				return [
 					{
 						...row,
 						person: set?.people[i]?.name,
-						state: face.state ?? 'cannot tell',
+						state: face.state ?? common.cannotTell,
 						'near eye': face.near,
 						...Object.fromEntries(blurs),
 						'streak px': round(face.blurs[face.near]?.streakPx ?? 0, 2),
@@ -104,8 +106,8 @@ function factsOf(view: ReviewView, group: Group, file: IntakeFile): SidecarFacts
 	const { judgement } = file;
 	const said =
 		reviewed && set
-			? [inFocusWords(reviewed, set) || 'nothing found', frameWords(reviewed, set)]
-			: ['not measured'];
+			? [inFocusWords(reviewed, set) || say.nothingFound, frameWords(reviewed, set)]
+			: [say.notMeasured];
 	return {
 		rating: ratingOf(judgement),
 		label: labelOf(judgement),
@@ -179,7 +181,7 @@ export async function contactSheetOf(view: ReviewView, group: Group) {
 		shown.find(({ judgement }) => judgement.isFavourite) ?? shown.find((file) => of(file)?.isGood);
 	const framed = (file: IntakeFile, longPx: number) => {
 		const reviewed = of(file);
-		const focus = reviewed && set ? `on ${inFocusWords(reviewed, set)}` : '';
+		const focus = reviewed && set ? say.on(inFocusWords(reviewed, set)) : '';
 		return sheetFrame(file, longPx, focus);
 	};
 	const frames: SheetFrame[] = [];

@@ -1,3 +1,4 @@
+import { sheetPictureText as say } from '$words/screens/review/out';
 import { sheetPages, type Sheet } from '$files/out/paper/contactSheet';
 
 /** The first page of a contact sheet as a picture. */
@@ -14,7 +15,7 @@ export async function sheetPicture(sheet: Sheet): Promise<Blob> {
 		height * SCALE * Math.min(pages.length, MOST_PAGES)
 	);
 	const context = canvas.getContext('2d', { alpha: false });
-	if (!context) throw new Error('there is no memory for a picture of this size');
+	if (!context) throw new Error(say.thereIsNoMemoryForA);
 	context.scale(SCALE, SCALE);
 	context.fillStyle = '#fff';
 	context.fillRect(0, 0, width, height * pages.length);

@@ -1,3 +1,5 @@
+import { reviewText as say } from '$words/screens/review/view';
+import { commonText as common } from '$words/screens/common';
 import { Pointing } from './pointing.svelte';
 import { nearerEye, sharpestFirst } from './sameEye';
 import { SvelteMap } from 'svelte/reactivity';
@@ -21,7 +23,7 @@ const WAITING = 'waiting';
 /** A face of which nothing is known counts as very soft. */
 const UNKNOWN_RATIO = 9;
 
-export const ORDERS = ['as taken', 'best first'] as const;
+export const ORDERS = [say.asTaken, say.bestFirst] as const;
 
 /** What is looked at in Review, and what is done there. */
 export class ReviewView {
@@ -35,7 +37,7 @@ export class ReviewView {
 	#groupId = $state<string | null>(null);
 	#fileId = $state<string | null>(null);
 	person = $state(0);
-	order = $state<(typeof ORDERS)[number]>('as taken');
+	order = $state<(typeof ORDERS)[number]>(say.asTaken);
 	/** How many eyes stand side by side. */
 	sideBySide = $state(3);
 	readonly pointing = new Pointing(this);
@@ -85,8 +87,8 @@ export class ReviewView {
 			files: of(id)
 		}));
 		const others = [
-			{ id: APART, title: 'Apart from the day’s shots', shot: null, files: of(null) },
-			{ id: WAITING, title: 'Not measured yet', shot: null, files: this.home.waiting }
+			{ id: APART, title: say.inNoneOfTheDaysShots, shot: null, files: of(null) },
+			{ id: WAITING, title: say.notMeasuredYet, shot: null, files: this.home.waiting }
 		];
 		const groups = [...shots, ...others]
 			// where a frame may be dragged to is there although nothing is in it
@@ -205,7 +207,7 @@ export class ReviewView {
 		const { file } = this;
 		if (!file) return;
 		const next = file.judgement.mark === mark ? null : mark;
-		this.#judge([file.id], { mark: next }, next ? MARK_WORDS[next] : 'no mark');
+		this.#judge([file.id], { mark: next }, next ? MARK_WORDS[next] : say.noMark);
 	}
 
 	favour(): void {
@@ -214,18 +216,18 @@ export class ReviewView {
 		const isFavourite = !file.judgement.isFavourite;
 		const before = group.files.find(({ judgement }) => judgement.isFavourite);
 		if (before && before.id !== file.id) {
-			this.#judge([before.id], { isFavourite: false }, 'another favourite');
+			this.#judge([before.id], { isFavourite: false }, say.anotherFavourite);
 		}
-		this.#judge([file.id], { isFavourite }, isFavourite ? 'favourite' : 'no favourite');
+		this.#judge([file.id], { isFavourite }, isFavourite ? 'favourite' : say.noFavourite);
 	}
 
 	note(fileId: string, note: string): void {
-		this.#judge([fileId], { note: note.slice(0, 400) }, 'a note', `note ${fileId}`);
+		this.#judge([fileId], { note: note.slice(0, 400) }, common.aNote, `note ${fileId}`);
 	}
 
 	/** Puts frames to a shot, or apart from all. */
 	put(fileIds: readonly string[], shotId: string): void {
-		this.#judge(fileIds, { shotId }, 'put to another shot');
+		this.#judge(fileIds, { shotId }, say.movedToAnotherShot);
 	}
 
 	/** Whether several frames were said to be so. */

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { togetherSheetText as say } from '$words/screens/review/wide';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { PROJECTIONS, type Projection } from '$core/stitch/projection';
@@ -17,9 +19,9 @@
 	let { sets, set, title, open = $bindable() }: Props = $props();
 
 	const WORDS: Readonly<Record<Projection, string>> = {
-		flat: 'flat, like one lens',
-		cylinder: 'round a cylinder',
-		sphere: 'round a sphere'
+		flat: say.flatLikeOneLens,
+		cylinder: say.onACylinder,
+		sphere: say.onASphere
 	};
 	let projection = $state<Projection>('flat');
 	let made = $state.raw<{ blob: Blob; address: string } | null>(null);
@@ -35,10 +37,7 @@
 			(blob) => {
 				if (control.signal.aborted) return;
 				if (!blob) {
-					problem =
-						projection === 'flat'
-							? 'They reach too far for a flat picture. Round a cylinder they have room.'
-							: 'They reach too far up or down. Round a sphere they have room.';
+					problem = projection === 'flat' ? say.theViewIsTooWideFor : say.theViewReachesTooFarUp;
 					return;
 				}
 				address = URL.createObjectURL(blob);
@@ -50,7 +49,7 @@
 			}
 		);
 		return () => {
-			control.abort(new Error('another picture is wanted'));
+			control.abort(new Error(say.anotherPictureIsWanted));
 			if (address) URL.revokeObjectURL(address);
 		};
 	});
@@ -63,10 +62,10 @@
 	}
 </script>
 
-<Modal title="Together, roughly" size="xl" bind:open>
+<Modal title={say.togetherRoughly} size="xl" bind:open>
 	<div class="stack">
 		<Choice
-			label="Laid out"
+			label={say.laidOut}
 			quiet
 			options={PROJECTIONS.map((value) => ({ value, text: WORDS[value] }))}
 			value={projection}
@@ -76,16 +75,15 @@
 			{#if problem}
 				<p role="alert">{problem}</p>
 			{:else if made}
-				<img src={made.address} alt="All frames put together, {WORDS[projection]}" />
+				<img src={made.address} alt={say.allFramesPutTogether(WORDS[projection])} />
 			{:else}
-				<p>Being put together…</p>
+				<p>{say.beingPutTogether}</p>
 			{/if}
 		</div>
 		<p>
-			For looking: is everything there, does it look as you want it? Each frame is small, and only
-			fades into the next; a program made for it does it finely.
+			{say.forCheckingIsEverythingThereAnd}
 		</p>
-		<Button size="xs" disabled={!made} onclick={save}>Save as PNG</Button>
+		<Button size="xs" disabled={!made} onclick={save}>{common.saveAsPng}</Button>
 		<p role="status">{said}</p>
 	</div>
 </Modal>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { wideSetText as say } from '$words/screens/review/wide';
+	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import { setProblemWords, setWords } from '$words/wideSet';
@@ -22,15 +24,14 @@
 	let isOpen = $state(false);
 
 	/** Room around the drawing, degrees. */
-	const MARGIN = 1;
+	const MARGIN_DEG = 1;
 	const corners = (points: readonly { readonly x: number; readonly y: number }[]) =>
 		points.map(({ x, y }) => `${x},${y}`).join(' ');
 </script>
 
 {#if parts.length < 2}
 	<p>
-		Frames of a view that is wider than the lens are looked at together here. Choose two or more of
-		this shot.
+		{say.framesOfAViewWiderThan}
 	</p>
 {:else if group}
 	<div class="row">
@@ -38,16 +39,16 @@
 			size="xs"
 			disabled={sets.work.isBusy}
 			onclick={() => void sets.check(group, view.bodies)}
-			>{known ? 'Look again' : `Do these ${parts.length} frames go together?`}</Button
+			>{known ? say.checkAgain : say.doTheseFramesFitTogether(parts.length)}</Button
 		>
 		{#if known && known.turned.length > 1}
-			<Button size="xs" color="light" onclick={() => (isOpen = true)}>See them together…</Button>
+			<Button size="xs" color="light" onclick={() => (isOpen = true)}>{say.seeThemTogether}</Button>
 		{/if}
 		{#if sets.work.share !== null}
-			<span class="progress" role="group" aria-label="Looking how they go together">
+			<span class="progress" role="group" aria-label={say.checkingHowTheyFitTogether}>
 				<Progressbar size="h-1.5" progress={Math.round(100 * sets.work.share)} />
 			</span>
-			<button class="knob" type="button" onclick={() => sets.work.stop()}>Stop</button>
+			<button class="knob" type="button" onclick={() => sets.work.stop()}>{common.stop}</button>
 		{/if}
 	</div>
 	{#if sets.work.problem}<p role="alert">{sets.work.problem}</p>{/if}
@@ -55,10 +56,10 @@
 		<div class="found">
 			{#if map}
 				<svg
-					viewBox="{map.left - MARGIN} {map.top - MARGIN} {map.width + 2 * MARGIN} {map.height +
-						2 * MARGIN}"
+					viewBox="{map.left - MARGIN_DEG} {map.top - MARGIN_DEG} {map.width +
+						2 * MARGIN_DEG} {map.height + 2 * MARGIN_DEG}"
 					role="img"
-					aria-label="Where each frame looked"
+					aria-label={say.whereEachFramePoints}
 				>
 					{#each map.outlines as { index, corners: outline } (index)}
 						<polygon points={corners(outline)} />
@@ -77,13 +78,13 @@
 			<div role="status">
 				{#if known.turned.length > 1}<p>{setWords(known.check, parts.length)}</p>{/if}
 				{#if problems.length === 0}
-					<p class="is-sharp">They go together: no gap, focus and exposure as in the first.</p>
+					<p class="is-sharp">{say.theyFitTogetherNoGapFocus}</p>
 				{/if}
 				<ul>
 					{#each problems as problem, i (i)}<li>{problem}</li>{/each}
 				</ul>
 				{#if !known.check.tellsFocus}
-					<p>These files do not tell the distance: whether the focus was locked, only you know.</p>
+					<p>{say.theseFilesDoNotRecordThe}</p>
 				{/if}
 			</div>
 		</div>

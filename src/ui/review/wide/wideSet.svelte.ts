@@ -1,3 +1,4 @@
+import { wideWideSetText as say } from '$words/screens/review/wide';
 import { SvelteMap } from 'svelte/reactivity';
 import type { Body, Shot } from '$core/format/shot';
 import type { MeasuredFrame } from '$core/format/review';
@@ -90,9 +91,7 @@ function setFrame(
 		shot && (shot.camera.focalMm / shot.body.sensor.widthMm) * Math.max(widthPx, heightPx);
 	const focalPx = found?.focalPx ?? planned;
 	if (focalPx === null) {
-		throw new Error(
-			`Frame ${index + 1} does not say its focal length. Put the frames to a shot of the day that has it.`
-		);
+		throw new Error(say.frameDoesNotSayItsFocal(index + 1));
 	}
 	return { widthPx, heightPx, focalPx, settings: facts };
 }

@@ -1,0 +1,3 @@
+export const planScreenText = {
+	aboutLightFramingLensesSharpFor: 'about, light, framing, lenses, sharp for'
+} as const;
