@@ -92,7 +92,9 @@ test('what the browser wants to be asked again is said, and asked', async ({ app
 		});
 	});
 	await page.reload();
-	const notice = page.getByRole('status').filter({ hasText: 'Backups into “Safe place” wait' });
+	const notice = page
+		.getByRole('status')
+		.filter({ hasText: 'Backups into “Safe place” are waiting' });
 	await page.locator('[data-ready=true]').waitFor();
 	await expect(notice).toBeHidden();
 	await page.getByLabel('Title of the day').fill('Asked again');

@@ -63,7 +63,7 @@ test('more rows are more people, a distance is typed, and undo takes back each s
 	await expect(people).toHaveValue('20');
 	await undo.click();
 	await expect(people).toHaveValue('15');
-	await expect(page.getByText('As it turned out')).toBeHidden();
+	await expect(page.getByText('Changed on the spot')).toBeHidden();
 });
 
 test('what was made the plan of one shot is taken back and done again there, whichever is open', async ({
@@ -75,7 +75,7 @@ test('what was made the plan of one shot is taken back and done again there, whi
 	await page.getByRole('button', { name: 'Make it the plan' }).click();
 	await expect(people).toHaveValue('20');
 	await page.getByRole('button', { name: 'Undo' }).click();
-	await expect(page.getByText('As it turned out')).toBeVisible();
+	await expect(page.getByText('Changed on the spot')).toBeVisible();
 	await page.getByRole('button', { name: 'next card' }).click();
 	await expect(title).toHaveText('Rings, walking in');
 	await page.getByRole('button', { name: 'Redo' }).click();
@@ -125,7 +125,7 @@ test('a shot is marked as taken, with what was really used', async ({ app, page 
 
 test('unplanned: three taps to a verdict, then kept as a shot', async ({ app, page }) => {
 	await page.getByRole('button', { name: 'Unplanned', exact: true }).click();
-	await expect(page.getByRole('status').filter({ hasText: 'Say the lens' })).toBeVisible();
+	await expect(page.getByRole('status').filter({ hasText: 'Choose the lens' })).toBeVisible();
 	const tap = (text: string) => page.locator('label', { hasText: text }).first().click();
 	await tap('35 mm f/1.4');
 	await tap('full length');

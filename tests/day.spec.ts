@@ -157,7 +157,7 @@ test('people are pasted once, placed in a shot from there, and renamed everywher
 	await expect(understood).toContainText('child, 1.20 m tall, eyes at 1.12 m, flower girl');
 	await expect(understood).toContainText('21:15 Last dance');
 	await expect(dialog.getByLabel('Aino: what to do')).toHaveValue('leave');
-	await dialog.getByRole('button', { name: 'Take three lines' }).click();
+	await dialog.getByRole('button', { name: 'Add three lines' }).click();
 	await expect(page.getByRole('button', { name: 'Last dance', exact: true })).toBeVisible();
 	await expect(people.getByRole('button', { name: '3 of 33 in no shot yet' })).toBeVisible();
 

@@ -45,7 +45,7 @@ test('a day goes out, and comes in again on another device; a second time it bri
 	expect(await other.titles()).toEqual(await app.titles());
 
 	await give(other, name, bytes);
-	await expect(dialog).toContainText('Everything in this file is here already');
+	await expect(dialog).toContainText('Everything in this file is already here');
 	await dialog.getByRole('button', { name: 'Close' }).last().click();
 
 	// one shot is changed: it is told, and both are kept
@@ -86,7 +86,7 @@ test('a file that takes long is looked at beside the page, and can be given up',
 	await chooser.setInputFiles(path);
 	await expect(looking).toBeVisible();
 	await give(app, name, bytes);
-	await expect(sheet).toContainText('Everything in this file is here already');
+	await expect(sheet).toContainText('Everything in this file is already here');
 	await sheet.getByRole('button', { name: 'Close' }).last().click();
 	// the page goes on while it is looked at, and what was given up does not come
 	await chooser.setInputFiles(path);
@@ -266,11 +266,11 @@ test.describe('by the clock', () => {
 		await page.clock.runFor(500);
 		await page.getByLabel('Title of the day').fill('My own day');
 		await page.clock.runFor(500);
-		await expect(page.getByText('A day’s work is in this browser alone.')).toBeHidden();
+		await expect(page.getByText('A day’s work is only in this browser.')).toBeHidden();
 		await page.clock.fastForward('08:05:00');
-		await expect(page.getByText('A day’s work is in this browser alone.')).toBeVisible();
+		await expect(page.getByText('A day’s work is only in this browser.')).toBeVisible();
 		await page.getByRole('button', { name: 'Not now' }).click();
-		await expect(page.getByText('A day’s work is in this browser alone.')).toBeHidden();
+		await expect(page.getByText('A day’s work is only in this browser.')).toBeHidden();
 		await expect(app.page.getByLabel('Title of the day')).toHaveValue('My own day');
 	});
 });

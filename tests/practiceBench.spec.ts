@@ -157,7 +157,7 @@ test('a lens that is off: found to two millimetres, used by the odds, and taken 
 	await page.getByLabel('Paper').selectOption('a3');
 	// what the practice camera took is judged, and not kept
 	await measure(page, sitting.paths(taken.slice(0, 1), PRACTICE_MAKER));
-	await expect(page.getByText('they say nothing of your own gear')).toBeVisible();
+	await expect(page.getByText('They say nothing about your own gear')).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Use it for the odds' })).toBeHidden();
 	await page.getByRole('button', { name: 'Clear' }).click();
 	await measure(page, sitting.paths(taken.slice(0, 2)));
@@ -242,7 +242,7 @@ test('three objects, from files of one’s own: pointed at, judged, on a sheet, 
 	};
 	// what is black all over tells nothing
 	await tap(0.25);
-	await expect(page.getByText('tap an edge, or some detail')).toBeVisible();
+	await expect(page.getByText('tap an edge or some detail')).toBeVisible();
 	for (const place of [0.285, 0.52]) await tap(place);
 	// the last one by keyboard
 	await expect(objects).toBeVisible({ timeout: 60_000 });

@@ -89,7 +89,7 @@ test('frames are judged by keys alone, kept without the pictures, and known agai
 	await expect(cross).toBeFocused();
 	// between the two the background is blurred: there is nothing to measure by
 	await page.keyboard.press('Enter');
-	await expect(page.getByText('tap an edge, or some detail')).toBeVisible({ timeout: 60_000 });
+	await expect(page.getByText('tap an edge or some detail')).toBeVisible({ timeout: 60_000 });
 	await point.click();
 	const nearest = page.locator('.large .ring').first();
 	const [left, top] = await nearest.evaluate(({ style }) =>

@@ -85,7 +85,7 @@ test('three rows in a small room, from nothing', async ({ app, page }) => {
 	await test.step('where to stand, and where the back row must', async () => {
 		await app.rung(2.8).click();
 		await page.getByRole('button', { name: 'where to stand' }).click();
-		await expect(page.getByText('Tap where to stand, framed alike.')).toBeVisible();
+		await expect(page.getByText('Tap where to stand; the framing is kept.')).toBeVisible();
 		const camera = app.stage.locator('.camera').first();
 		const before = await app.middleOf(camera);
 		// a step would gain less than a rung
@@ -209,7 +209,7 @@ test('two lenses of one name break nothing, and either can be chosen', async ({ 
 
 	await app.goTo('Card');
 	await page.getByLabel('lens', { exact: true }).selectOption({ label: '85 mm f/1.4 (2)' });
-	await expect(page.getByText('As it turned out')).toBeVisible();
+	await expect(page.getByText('Changed on the spot')).toBeVisible();
 	await page.getByRole('button', { name: 'Unplanned', exact: true }).click();
 	await page.getByText('85 mm f/1.4 (2)', { exact: true }).click();
 	await page.getByText('head and shoulders', { exact: true }).click();

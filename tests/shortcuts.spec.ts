@@ -25,7 +25,9 @@ test('a key is changed where it is listed; one that is taken is refused; they ca
 	const dialog = page.getByRole('dialog');
 	const card = dialog.getByLabel('go to the card');
 	await card.press('p');
-	await expect(dialog.getByRole('alert')).toContainText('“p” is the key for: go to the plan');
+	await expect(dialog.getByRole('alert')).toContainText(
+		'“p” is already the key for “go to the plan”'
+	);
 	await expect(card).toHaveValue('c');
 	await card.press('g');
 	await expect(card).toHaveValue('g');

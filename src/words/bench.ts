@@ -6,7 +6,7 @@ import type { ChartFrameProblem } from '$core/bench/measuredChart';
 import type { MeanInterval } from '$core/numeric/interval';
 import { shareOfBest, SOFT_SHARE, type MeasuredSharpness } from '$core/format/sharpness';
 import { listed } from './listed';
-import { capital, count, fineLength, fStop, type Units } from './numbers';
+import { capital, count, decimal, fineLength, fStop, type Units } from './numbers';
 import { shutterWords } from './light';
 
 /** What the bench found out, in words. */
@@ -58,7 +58,7 @@ export function seriesProblemWords(problem: SeriesProblem): string {
 		case 'moved':
 			return `Camera or chart moved in ${few(problem.names)}. Use a tripod and the self-timer, and do not touch the focus between frames.`;
 		case 'flicker':
-			return `The light changes by ${problem.stops.toFixed(1)} stops between frames of one exposure: lamps on the mains flicker. Use daylight, or shutters of 1/30 and slower.`;
+			return `The light changes by ${decimal(problem.stops, 1)} stops between frames of one exposure: lamps on the mains flicker. Use daylight, or shutters of 1/30 and slower.`;
 		case 'clipped':
 			return `The paper is as white as can be in ${few(problem.names)}: nothing can be measured there. Expose a stop less.`;
 		case 'too-small':

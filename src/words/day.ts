@@ -1,3 +1,4 @@
+import { decimal } from './numbers';
 import { statureOfEyesM } from '$core/day/heights';
 import type { Guest, Status } from '$core/format/job';
 import { isHuman } from '$core/tables/heads';
@@ -44,7 +45,7 @@ const M_PER_INCH = 0.0254;
 
 /** A height as people say it: "1.71 m", "5 ft 7 in". */
 export function heightWords(metres: number, units: Units): string {
-	if (units === 'm') return `${metres.toFixed(2)} m`;
+	if (units === 'm') return `${decimal(metres, 2)} m`;
 	const inches = Math.round(metres / M_PER_INCH);
 	const feet = Math.floor(inches / IN_PER_FOOT);
 	const rest = inches - feet * IN_PER_FOOT;

@@ -3,7 +3,7 @@ import type { BodyMark } from '$core/arrange/held';
 import type { FigurePart } from '$core/anatomy/figure';
 import type { Shot } from '$core/format/shot';
 import { cropFactor } from '$core/optics/crop';
-import { smallLength, type Units } from './numbers';
+import { decimal, smallLength, type Units } from './numbers';
 
 /** Framing as one says it. */
 
@@ -26,7 +26,7 @@ export const framedPartWords = (mark: BodyMark): string =>
 export function equivalentWords({ body, camera }: Shot): string {
 	const crop = cropFactor(body.sensor);
 	if (Math.abs(crop - 1) < 0.02) return '';
-	const focal = camera.focalMm < 10 ? camera.focalMm.toFixed(1) : Math.round(camera.focalMm);
+	const focal = camera.focalMm < 10 ? decimal(camera.focalMm, 1) : Math.round(camera.focalMm);
 	return `${focal} mm on this body frames like ${Math.round(camera.focalMm * crop)} mm on full frame`;
 }
 

@@ -3,7 +3,7 @@ import type { Exposure } from '$core/light/exposure';
 import type { TakenSettings } from '$core/format/job';
 import type { LightFlag } from '$core/format/plan';
 import type { Shot } from '$core/format/shot';
-import { fStop, toUnits, type Units } from './numbers';
+import { fStop, rounded, toUnits, type Units } from './numbers';
 
 /** Light and exposure as one says them. */
 
@@ -86,12 +86,12 @@ export function wordsOfEv(ev100: number): string {
 	return LIGHT_WORDS.reduce((best, one) => (away(one) < away(best) ? one : best)).words;
 }
 
-const ev = (value: number) => `EV ${Number(value.toFixed(1))}`;
+const ev = (value: number) => `EV ${rounded(value, 1)}`;
 
 /** The light of a shot in short: "overcast, EV 12", "flash, guide number 36 m". */
 export function lightInShort({ light }: Shot, units: Units): string {
 	if (!light) return 'not known';
 	return light.mode === 'ambient'
 		? `${wordsOfEv(light.ev100)}, ${ev(light.ev100)}`
-		: `flash, guide number ${Number(toUnits(light.guideNumberM, units).toFixed(1))} ${units}`;
+		: `flash, guide number ${rounded(toUnits(light.guideNumberM, units), 1)} ${units}`;
 }

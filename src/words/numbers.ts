@@ -4,12 +4,19 @@ export type Units = 'm' | 'ft';
 
 const METRES_PER_FOOT = 0.3048;
 
+/** With so many decimals, kept where they are zeros: "2.50". */
+export const decimal = (value: number, digits: number): string => value.toFixed(digits);
+
+/** With at most so many decimals, zeros at the end left out: "2.5". */
+export const rounded = (value: number, digits: number): string =>
+	String(Number(value.toFixed(digits)));
+
 /** A distance: "6.10 m", "20.0 ft". */
 export function distance(metres: number, units: Units): string {
 	if (!Number.isFinite(metres)) return 'infinity';
 	return units === 'm'
-		? `${metres.toFixed(metres < 20 ? 2 : 1)} m`
-		: `${(metres / METRES_PER_FOOT).toFixed(metres < 20 ? 1 : 0)} ft`;
+		? `${decimal(metres, metres < 20 ? 2 : 1)} m`
+		: `${decimal(metres / METRES_PER_FOOT, metres < 20 ? 1 : 0)} ft`;
 }
 
 /** A short length, to be felt rather than read: "6 cm", "1.2 m", "2½ in" as "2.5 in". */
@@ -17,16 +24,16 @@ export function smallLength(metres: number, units: Units): string {
 	const size = Math.abs(metres);
 	if (units === 'm') {
 		if (size < 0.01) return `${Math.round(size * 1000)} mm`;
-		return size < 0.995 ? `${Math.round(size * 100)} cm` : `${Number(size.toFixed(1))} m`;
+		return size < 0.995 ? `${Math.round(size * 100)} cm` : `${rounded(size, 1)} m`;
 	}
 	const inches = (size / METRES_PER_FOOT) * 12;
-	if (inches < 24) return `${inches < 3 ? inches.toFixed(1) : Math.round(inches)} in`;
-	return `${(inches / 12).toFixed(1)} ft`;
+	if (inches < 24) return `${inches < 3 ? decimal(inches, 1) : Math.round(inches)} in`;
+	return `${decimal(inches / 12, 1)} ft`;
 }
 
 /** A length to the millimetre, whichever way it goes: "43 mm", "1.7 in". */
 export const fineLength = (mm: number, units: Units): string =>
-	units === 'm' ? `${Math.round(Math.abs(mm))} mm` : `${(Math.abs(mm) / 25.4).toFixed(1)} in`;
+	units === 'm' ? `${Math.round(Math.abs(mm))} mm` : `${decimal(Math.abs(mm) / 25.4, 1)} in`;
 
 /** How a length of the files is shown and typed: in which unit, how much one of it is, how finely. */
 export interface Scale {
@@ -76,7 +83,7 @@ export function stopsInWords(stops: number): string {
 	const thirds = Math.round(stops * 3);
 	if (thirds === 1) return 'a third of a stop';
 	if (thirds === 2) return 'two thirds of a stop';
-	const text = stops.toFixed(1).replace(/\.0$/, '');
+	const text = rounded(stops, 1);
 	return text === '1' ? '1 stop' : `${text} stops`;
 }
 
@@ -92,7 +99,7 @@ const CLOSE_M = 0.1;
 /** A depth of field as a table tells it: "1.3 cm", "1.3 m", "∞". */
 export function depthWords(metres: number, units: Units): string {
 	if (metres === Infinity) return '∞';
-	if (units === 'm' && metres < CLOSE_M) return `${(metres * 100).toFixed(1)} cm`;
+	if (units === 'm' && metres < CLOSE_M) return `${decimal(metres * 100, 1)} cm`;
 	return smallLength(metres, units);
 }
 

@@ -1,5 +1,5 @@
 import type { LensFound } from '$core/photograph/lensOf';
-import { count, capital, distance, fStop, smallLength, type Units } from './numbers';
+import { capital, count, distance, fStop, rounded, smallLength, type Units } from './numbers';
 
 /** What a photograph tells, in words. */
 
@@ -16,7 +16,7 @@ export const unsureDistance = (metres: number, sigmaM: number, units: Units): st
 
 /** How the lens of a photograph is known. */
 export function lensKnownWords({ by }: LensFound, focalMm: number | undefined): string {
-	const engraved = focalMm === undefined ? 'its lens' : `${Number(focalMm.toFixed(1))} mm`;
+	const engraved = focalMm === undefined ? 'its lens' : `${rounded(focalMm, 1)} mm`;
 	return {
 		kit: `The file says ${engraved}, on a body of your kit.`,
 		sensor: `The file says ${engraved}, and how large its sensor is.`,

@@ -3,12 +3,14 @@ import type { Shot } from '$core/format/shot';
 import { isoWords, powerWords, shutterWords } from './light';
 import { nameOf, nameOfId, namesOf } from './names';
 import {
-	stopsInWords,
-	fineLength,
+	decimal,
 	distance,
+	fineLength,
 	fStop,
+	rounded,
 	shareInWords,
 	smallLength,
+	stopsInWords,
 	type Units
 } from './numbers';
 import { RULES } from '$core/tables/rules';
@@ -73,7 +75,7 @@ const REASONS: Sayings = {
 		const left = `Locking and reframing by the wrists would leave the focus ${smallLength(errorM, units)} behind`;
 		return holds
 			? `${left}: that eats ${Math.round(100 * ratio)} % of the blur allowed there, and all is still sharp.`
-			: `${left}: too much, the worst blur would be ${worstRatio.toFixed(1)} of what is allowed.`;
+			: `${left}: too much, the worst blur would be ${decimal(worstRatio, 1)} of what is allowed.`;
 	},
 	box: ({ boxMm }, { units }) =>
 		`A focus box covers ${fineLength(boxMm, units)} there, more than an eye: it may settle on brow, lashes or nose. Use a smaller one, or magnify.`,
@@ -112,7 +114,7 @@ const REASONS: Sayings = {
 	'second-flash': ({ power, distanceM, ratio }, { units }) =>
 		power === null
 			? `The second flash has not the power for that from ${distance(distanceM, units)}: bring it nearer.`
-			: `The second flash at ${powerWords(power)} from ${distance(distanceM, units)}: where both fall it is ${Number(ratio.toFixed(1))} to 1 against its own side.`,
+			: `The second flash at ${powerWords(power)} from ${distance(distanceM, units)}: where both fall it is ${rounded(ratio, 1)} to 1 against its own side.`,
 	'room-colour': () =>
 		'The room’s own light shows beside the flash, and lamps are warmer than it: a warming gel on the flash, with the white balance set for lamps, brings them together.',
 	stretched: ({ personId, share }, { shot }) =>

@@ -7,7 +7,16 @@ import { nominalFNumber } from '$core/optics/fNumber';
 import { isStranger } from '$core/review/setPeople';
 import { SPREADS } from '$core/tables/spreads';
 import { isoWords, shutterWords } from './light';
-import { capital, count, distance, fStop, smallLength, type Units } from './numbers';
+import {
+	capital,
+	count,
+	decimal,
+	distance,
+	fStop,
+	rounded,
+	smallLength,
+	type Units
+} from './numbers';
 import { namesOf } from './names';
 import { STATE_MARKS, STATE_WORDS } from './states';
 
@@ -33,7 +42,7 @@ export function settingsWords({ facts }: MeasuredFrame): string {
 		fNumber !== undefined && fStop(nominalFNumber(fNumber)),
 		shutterS !== undefined && shutterWords(shutterS),
 		iso !== undefined && isoWords(iso),
-		focalMm !== undefined && `${Number(focalMm.toFixed(1))} mm`
+		focalMm !== undefined && `${rounded(focalMm, 1)} mm`
 	]
 		.filter(Boolean)
 		.join(' · ');
@@ -64,7 +73,7 @@ export function faceWords(face: ReviewedFace | null): string {
 	if (!face) return 'not found';
 	const blur = face.blurs[face.near];
 	const state = face.state ? STATE_WORDS[face.state] : 'cannot tell';
-	const px = blur ? `, ${blurPx(blur).toFixed(1)} px of blur` : '';
+	const px = blur ? `, ${decimal(blurPx(blur), 1)} px of blur` : '';
 	const streak = blur && blur.streakPx > 0 ? `, ${causeWords(blur)}` : '';
 	return `${state}${px}${streak}${face.isShut ? ', eyes shut' : ''}`;
 }

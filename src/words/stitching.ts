@@ -3,7 +3,7 @@ import { hasCrowd, movingIds, type WideShot } from '$core/study/wideShot';
 import type { Stitch, StitchFrame, StitchProblem } from '$core/technique/stitching';
 import { listed } from './listed';
 import { nameOfId } from './names';
-import { depthWords, distance, type Units } from './numbers';
+import { decimal, depthWords, distance, type Units } from './numbers';
 
 /** A view wider than the lens, from many frames, in words. */
 
@@ -22,7 +22,7 @@ export function stitchProblemWords(problem: StitchProblem, mostFrames: number): 
 /** "5 × 4, 20 frames: like 24 mm at f/0.4, 92 megapixels." */
 export function stitchWords({ columns, rows, frames, focalMm, fNumber, ...px }: Stitch): string {
 	const megapixels = Math.round((px.widthPx * px.heightPx) / 1e6);
-	return `${columns} × ${rows}, ${frames.length} frames: the view at ${Math.round(focalMm)} mm, the blur of f/${fNumber.toFixed(fNumber < 1 ? 2 : 1)}, ${megapixels} megapixels.`;
+	return `${columns} × ${rows}, ${frames.length} frames: the view at ${Math.round(focalMm)} mm, the blur of f/${decimal(fNumber, fNumber < 1 ? 2 : 1)}, ${megapixels} megapixels.`;
 }
 
 /** "From frame to frame 13 degrees, about two thirds of a frame; from row to row 9." */

@@ -8,7 +8,7 @@ import {
 } from '$core/stitch/checkSet';
 import { isoWords, shutterWords } from './light';
 import { frameNumbers } from './listed';
-import { capital, distance, fStop, percent, type Units } from './numbers';
+import { capital, distance, fStop, percent, rounded, type Units } from './numbers';
 
 /** A set of frames that is to be one picture, in words. */
 
@@ -74,7 +74,7 @@ function settingValue(setting: SetSetting, value: number, units: Units): string 
 		case 'iso':
 			return isoWords(value);
 		case 'focalMm':
-			return `${Number(value.toFixed(1))} mm`;
+			return `${rounded(value, 1)} mm`;
 		case 'subjectM':
 			return distance(value, units);
 	}

@@ -12,7 +12,7 @@
 	import { withAssumed } from '$core/tables/spreads';
 	import { steadyShutterWords, HANDS_PROBLEM_WORDS } from '$words/bench';
 	import { shutterWords } from '$words/light';
-	import { fineLength } from '$words/numbers';
+	import { decimal, fineLength } from '$words/numbers';
 	import { useKit } from '../kit/kit.svelte';
 	import { letOddsUse } from '../kit/letOddsUse';
 	import type { Session } from '../keeping/session.svelte';
@@ -70,7 +70,7 @@
 	);
 	const within = ({ low, high }: ChartMeasurement, words: (value: number) => string) =>
 		say.toInNineteenCasesOutOf(words(low), words(high));
-	const times = (mmPerS: number) => `${(mmPerS / unit).toFixed(2)} ×`;
+	const times = (mmPerS: number) => `${decimal(mmPerS / unit, 2)} ×`;
 	const sway = (mm: number) => fineLength(mm, settings.units);
 </script>
 
@@ -106,7 +106,7 @@
 		<summary>{say.frameByFrame}</summary>
 		<ul>
 			{#each hands.frames as { name, shutterS, streakPx }, i (i)}
-				<li><bdi>{name}</bdi>{say.movedPx(shutterWords(shutterS), streakPx.toFixed(1))}</li>
+				<li><bdi>{name}</bdi>{say.movedPx(shutterWords(shutterS), decimal(streakPx, 1))}</li>
 			{/each}
 		</ul>
 	</details>

@@ -11,7 +11,7 @@
 	import { byName, indexByName } from '../shared/byName';
 	import Pick from '../fields/Pick.svelte';
 	import { settings } from '../shared/settings.svelte';
-	import { count, distance, smallLength, toUnits, fromUnits } from '$words/numbers';
+	import { count, distance, fromUnits, rounded, smallLength, toUnits } from '$words/numbers';
 	import type { CardView } from './card.svelte';
 	import StepRow from './StepRow.svelte';
 
@@ -63,7 +63,7 @@
 	const chooseLens = (place: string) =>
 		card.differ({ lens: place === '0' ? undefined : lenses[Number(place)], focalMm: undefined });
 	const other = (text: string, was: string) => (text === was ? '' : was);
-	const ev = (ev100: number | null) => (ev100 === null ? '' : say.ev(Number(ev100.toFixed(1))));
+	const ev = (ev100: number | null) => (ev100 === null ? '' : say.ev(rounded(ev100, 1)));
 	const flash = $derived(card.shot.light?.mode === 'flash' ? card.shot.light : null);
 	const plannedFlashM = $derived(
 		card.planned.light?.mode === 'flash' ? card.planned.light.distanceM : 0

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rounded } from '$words/numbers';
 	import { numberFieldText as say } from '$words/screens/fields';
 	/**
 	 * A number with its unit. It takes effect as it is typed, when it is a number within bounds; what
@@ -35,12 +36,12 @@
 	let typed = $state<string | null>(null);
 	let gesture = '';
 
-	const shown = $derived(typed ?? String(Number(value.toFixed(digits))));
+	const shown = $derived(typed ?? rounded(value, digits));
 	const problem = $derived.by(() => {
 		if (typed === null) return '';
 		const number = parse(typed);
 		if (Number.isNaN(number)) return say.aNumberPlease;
-		const round = (n: number) => Number(n.toFixed(digits));
+		const round = (n: number) => rounded(n, digits);
 		return number < low || number > high ? say.to(round(low), round(high), unit && ` ${unit}`) : '';
 	});
 

@@ -1,3 +1,4 @@
+import { decimal } from '$words/numbers';
 import { promiseText as say } from '$words/screens/keeping';
 import { settings } from '../shared/settings.svelte';
 
@@ -43,7 +44,7 @@ export class Keeping {
 			null: say.thisBrowserDoesNotSayWhether
 		}[`${this.isPromised}`];
 		if (this.#usedBytes === null) return promise;
-		const used = say.mbUsed((this.#usedBytes / MEGABYTE).toFixed(1));
+		const used = say.mbUsed(decimal(this.#usedBytes / MEGABYTE, 1));
 		const room = this.#roomBytes ? say.ofMb(Math.round(this.#roomBytes / MEGABYTE)) : '';
 		return `${promise} ${used}${room}.`;
 	});

@@ -7,7 +7,7 @@
 	import { isZoom } from '$core/optics/zoom';
 	import { toleranceMm } from '$core/sharpness/tolerance';
 	import { lensTablePage, type LensTable } from '$files/out/lensTable';
-	import { depthWords, distance, fStop } from '$words/numbers';
+	import { decimal, depthWords, distance, fStop } from '$words/numbers';
 	import { tableAsPdf } from '../../workers/cards';
 	import { printPage } from '../browser/printPage';
 	import { fileName, saveBlob } from '../browser/saving';
@@ -61,7 +61,7 @@
 				}
 			],
 			notes: [
-				say.nearerAndFartherThanWhatIs(sharpFor, body.name, tolerance.toFixed(4)),
+				say.nearerAndFartherThanWhatIs(sharpFor, body.name, decimal(tolerance, 4)),
 				say.nearSHFHS
 			]
 		};

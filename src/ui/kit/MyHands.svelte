@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { decimal } from '$words/numbers';
 	import { myHandsText as say } from '$words/screens/kit';
 	import { commonText as common } from '$words/screens/common';
 	import { ASSUMED, SPREADS, type SpreadKey } from '$core/tables/spreads';
@@ -27,7 +28,7 @@
 	const lenses = $derived(Object.entries(spreads.lensBias ?? {}));
 	const isOwn = $derived(lenses.length > 0 || KEYS.some((key) => spreads[key] !== ASSUMED[key]));
 	const biasWords = (biasMm: number) =>
-		say.mmAtTheSensor(Math.abs(biasMm).toFixed(3), biasMm > 0 ? common.inFront : 'behind');
+		say.mmAtTheSensor(decimal(Math.abs(biasMm), 3), biasMm > 0 ? common.inFront : 'behind');
 	function forget(lens: string) {
 		const lensBias = Object.fromEntries(lenses.filter(([other]) => other !== lens));
 		kit.putSpreads({ ...spreads, lensBias }, measured);

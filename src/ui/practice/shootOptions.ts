@@ -5,7 +5,7 @@ import { nominalFNumber } from '$core/optics/fNumber';
 import type { Solution } from '$core/study/plan';
 import { settingsOf } from '$core/study/settings';
 import { shutterWords } from '$words/light';
-import { fStop } from '$words/numbers';
+import { decimal, fStop } from '$words/numbers';
 
 /** What the practice camera can be set to, as lists to choose from. */
 
@@ -52,6 +52,6 @@ export function sizeOptions({ sensor }: Pick<Body, 'sensor'>): Option[] {
 	const { pixelsAcross, widthMm, heightMm } = sensor;
 	return [...SMALLER_PX.filter((px) => px < pixelsAcross), pixelsAcross].map((px) => ({
 		value: String(px),
-		text: say.megapixels(((px * px * heightMm) / widthMm / 1e6).toFixed(1))
+		text: say.megapixels(decimal((px * px * heightMm) / widthMm / 1e6, 1))
 	}));
 }

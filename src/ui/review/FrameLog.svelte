@@ -4,7 +4,7 @@
 	import { nominalFNumber } from '$core/optics/fNumber';
 	import { nominalIso } from '$core/light/dials';
 	import { shutterWords } from '$words/light';
-	import { fStop } from '$words/numbers';
+	import { fStop, rounded } from '$words/numbers';
 	import { clippedWords, inFocusWords } from '$words/review';
 	import type { ReviewView } from './view/review.svelte';
 
@@ -41,7 +41,7 @@
 					<td>{facts.fNumber === undefined ? '' : fStop(nominalFNumber(facts.fNumber))}</td>
 					<td>{facts.shutterS === undefined ? '' : shutterWords(facts.shutterS)}</td>
 					<td>{facts.iso === undefined ? '' : nominalIso(facts.iso)}</td>
-					<td>{facts.focalMm === undefined ? '' : Number(facts.focalMm.toFixed(1))}</td>
+					<td>{facts.focalMm === undefined ? '' : rounded(facts.focalMm, 1)}</td>
 					<td
 						>{clippedWords(
 							Math.max(0, ...(judged?.reviewed.faces.map((face) => face?.face.clipped ?? 0) ?? []))

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { decimal } from '$words/numbers';
 	import { eyesLargeText as say } from '$words/screens/plan/eyes';
 	import { commonText as common } from '$words/screens/common';
 	import { allowedWords } from '$words/states';
@@ -40,7 +41,7 @@
 	);
 
 	function words({ ratio, blurPx }: FaceCloseUp): string {
-		const px = blurPx < 10 ? blurPx.toFixed(1) : Math.round(blurPx);
+		const px = blurPx < 10 ? decimal(blurPx, 1) : Math.round(blurPx);
 		return say.overPx(allowedWords(ratio), px);
 	}
 </script>

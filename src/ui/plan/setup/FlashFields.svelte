@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rounded } from '$words/numbers';
 	import { flashFieldsText as say } from '$words/screens/plan/setup';
 	import type { Shot } from '$core/format/shot';
 	import Amount from '../../fields/Amount.svelte';
@@ -24,11 +25,11 @@
 		{ value: '2.167', text: say.softboxWithAWarmingGel }
 	];
 	const lossStops = $derived(light.lossStops ?? 0);
-	const own = $derived(String(Number(lossStops.toFixed(3))));
+	const own = $derived(rounded(lossStops, 3));
 	const ways = $derived(
 		WAYS.some(({ value }) => value === own)
 			? WAYS
-			: [...WAYS, { value: own, text: say.stops(Number(lossStops.toFixed(1))) }]
+			: [...WAYS, { value: own, text: say.stops(rounded(lossStops, 1)) }]
 	);
 	const second = $derived(light.second);
 	const setSecond = (change: Partial<NonNullable<Flash['second']>>, gesture: string) =>

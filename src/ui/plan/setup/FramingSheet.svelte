@@ -26,7 +26,7 @@
 	import NumberField from '../../fields/NumberField.svelte';
 	import Pick from '../../fields/Pick.svelte';
 	import { settings } from '../../shared/settings.svelte';
-	import { distance, shareInWords } from '$words/numbers';
+	import { decimal, distance, shareInWords } from '$words/numbers';
 	import { nameOfId, namesOf } from '$words/names';
 	import type { PlanView } from '../view/plan.svelte';
 	import { RULES } from '$core/tables/rules';
@@ -103,7 +103,7 @@
 	} as const;
 	function perspectiveWords(distanceM: number): string {
 		const share = nosePerspective(distanceM);
-		const by = Math.abs(share * 100).toFixed(share * 100 > -0.95 && share * 100 < 0.95 ? 1 : 0);
+		const by = decimal(Math.abs(share * 100), share * 100 > -0.95 && share * 100 < 0.95 ? 1 : 0);
 		const compared =
 			share >= 0 ? say.theNosePercentLargerAgainstThe(by) : say.theNosePercentSmaller(by);
 		return say.thanFromWhereFacesLookAs(

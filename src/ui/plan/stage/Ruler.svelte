@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Vec3 } from '$core/geometry/vector';
-	import { fromUnits, type Units } from '$words/numbers';
+	import { fromUnits, rounded, type Units } from '$words/numbers';
 	import { rulerStep, toPx, type StageView } from '../../drawing/stageView';
 
 	/** Distance from the camera, along the pane's edge. */
@@ -15,7 +15,7 @@
 			return { value, px: runsUp ? at.y : at.x };
 		}).filter(({ px }) => px > 8 && px < (runsUp ? view.heightPx : view.widthPx) - 8)
 	);
-	const label = (value: number) => `${Number(value.toFixed(1))} ${units}`;
+	const label = (value: number) => `${rounded(value, 1)} ${units}`;
 </script>
 
 <g class="ruler" aria-hidden="true">

@@ -2,7 +2,7 @@ import { dragWordsText as say } from '$words/screens/plan/stage';
 import type { Shot } from '$core/format/shot';
 import { seenFrom } from '$core/geometry/camera';
 import type { Scene } from '$core/study/scene';
-import { distance, smallLength, type Units } from '$words/numbers';
+import { decimal, distance, smallLength, type Units } from '$words/numbers';
 import { positionOf } from '../view/edits';
 import type { ObjectRef } from '../../drawing/stageObjects';
 
@@ -10,7 +10,9 @@ import type { ObjectRef } from '../../drawing/stageObjects';
 export function dragWords(ref: ObjectRef, shot: Shot, scene: Scene, units: Units): string[] {
 	if (ref.kind === 'camera') {
 		const { position, panDeg, tiltDeg } = shot.camera;
-		return [say.upTurnedTilted(distance(position.y, units), panDeg.toFixed(0), tiltDeg.toFixed(0))];
+		return [
+			say.upTurnedTilted(distance(position.y, units), decimal(panDeg, 0), decimal(tiltDeg, 0))
+		];
 	}
 	const place = positionOf(shot, scene.rows, ref);
 	if (!place) {

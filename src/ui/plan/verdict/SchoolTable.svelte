@@ -13,7 +13,7 @@
 	import { FOCUS_WAYS, SCHOOL_QUESTIONS, SCHOOLS } from '$words/schools';
 	import { settings } from '../../shared/settings.svelte';
 	import Pick from '../../fields/Pick.svelte';
-	import { fStop, smallLength, stopsInWords } from '$words/numbers';
+	import { decimal, fStop, smallLength, stopsInWords } from '$words/numbers';
 	import type { PlanView } from '../view/plan.svelte';
 	import { exposureWords, isoWords, shutterWords } from '$words/light';
 
@@ -106,7 +106,7 @@
 					>
 					<td>
 						<span class={holds ? 'is-sharp' : 'is-soft'}>{holds ? '●' : '○'}</span>
-						{say.ofWhatIsAllowed(holds ? 'holds' : say.losesIt, worstRatio.toFixed(2))}
+						{say.ofWhatIsAllowed(holds ? 'holds' : say.losesIt, decimal(worstRatio, 2))}
 					</td>
 				</tr>
 			{/each}

@@ -10,7 +10,7 @@
 	import { FOCUS_SCHOOLS } from '$words/schools';
 	import type { Solution } from '$core/study/plan';
 	import { settings } from '../../shared/settings.svelte';
-	import { distance, fStop, stopsInWords } from '$words/numbers';
+	import { decimal, distance, fStop, stopsInWords } from '$words/numbers';
 	import Named from '../../shared/Named.svelte';
 	import type { PlanView } from '../view/plan.svelte';
 	import OddsWhy from '../odds/OddsWhy.svelte';
@@ -47,7 +47,7 @@
 				{say.onTheAxisItIsSharp(
 					distance(zone.nearM, units),
 					distance(zone.farM, units),
-					(solution.plan.toleranceMm * 1000).toFixed(1)
+					decimal(solution.plan.toleranceMm * 1000, 1)
 				)}
 			</li>
 		{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { decimal } from '$words/numbers';
 	import { eyesInStepText as say } from '$words/screens/review/looking';
 	import { commonText as common } from '$words/screens/common';
 	import { blurPx } from '$core/measure/spread';
@@ -76,7 +77,7 @@
 							: say.frame(view.files.findIndex(({ id }) => id === one.file.id) + 1)}
 						{faceMark(face ?? null)}</strong
 					>
-					<span>{blur ? say.pxOfBlur(blurPx(blur).toFixed(1)) : common.cannotTell}</span>
+					<span>{blur ? say.pxOfBlur(decimal(blurPx(blur), 1)) : common.cannotTell}</span>
 					{#if view.set && one.reviewed.inFocus}
 						<span>{say.on} <bdi>{inFocusWords(one.reviewed, view.set)}</bdi></span>
 					{/if}
