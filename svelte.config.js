@@ -55,6 +55,7 @@ export default {
 			$core: 'src/core',
 			$data: 'src/data',
 			$files: 'src/files',
+			$models: 'node_modules/@vladmandic/human/models',
 			$words: 'src/words',
 			$ui: 'src/ui',
 			$tests: 'tests'

@@ -1,6 +1,5 @@
 /** Takes the pictures of docs/screenshots anew, from the sample day: all, or those named. */
 import { mkdirSync } from 'node:fs';
-import { chromium } from '@playwright/test';
 import { served } from './served.mjs';
 
 const FOLDER = 'docs/screenshots';
@@ -177,11 +176,8 @@ const inSetup = (page, name) =>
 	page.getByRole('group', { name: 'Set-up' }).getByRole('button', { name }).click();
 
 mkdirSync(FOLDER, { recursive: true });
-const { address, executablePath, stop } = await served(4199);
-const browser = await chromium.launch({
-	executablePath,
-	args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--no-first-run']
-});
+const { address, launch, stop } = await served(4199);
+const browser = await launch();
 try {
 	for (const [name, viewport, look, title, prepare] of PICTURES) {
 		if (named.length > 0 && !named.includes(name)) continue;

@@ -1,7 +1,19 @@
 import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
 import { build, installChromium, installPackages } from './prepare.mjs';
 
-/** The built app on a port of its own, for what is measured or shown in a browser. */
+/** Chromium as everything here is measured and shown in it. */
+const ARGS = [
+	'--no-sandbox',
+	'--disable-quic',
+	'--disable-background-networking',
+	'--no-first-run'
+];
+
+/**
+ * The built app on a port of its own, for what is measured or shown in a browser.
+ * @returns its address, what launches a browser (with more arguments, if any), what stops the app
+ */
 export async function served(port) {
 	installPackages();
 	const executablePath = installChromium();
@@ -13,5 +25,9 @@ export async function served(port) {
 	while (!(await fetch(`${address}/api/health`).catch(() => null))?.ok) {
 		await new Promise((resolve) => setTimeout(resolve, 100));
 	}
-	return { address, executablePath, stop: () => server.kill() };
+	return {
+		address,
+		launch: (more = []) => chromium.launch({ executablePath, args: [...ARGS, ...more] }),
+		stop: () => server.kill()
+	};
 }

@@ -6,10 +6,9 @@
  * runner that leaves no report, counts as one failure. End-to-end tests that passed only when they were
  * run again are named; more than a few of them count as failed.
  */
-import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
-import { delimiter, resolve } from 'node:path';
+import { check, failedChecks, inLanes, run } from './checks.mjs';
 import { installChromium, installExiftool, installPackages } from './prepare.mjs';
 
 const REPORTS = 'test-results';
@@ -23,33 +22,6 @@ installChromium();
 installExiftool();
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS, { recursive: true });
-
-/** The tools of this project come first. */
-const TOOLS = {
-	...process.env,
-	PATH: [resolve('node_modules/.bin'), process.env.PATH].join(delimiter)
-};
-const failedChecks = [];
-
-/** Runs a tool of this project and shows what it said when it is done; tells whether it was content. */
-async function run(name, command, ...args) {
-	const startedAt = Date.now();
-	const said = [];
-	const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], env: TOOLS });
-	for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
-	const status = await new Promise((resolve) => {
-		child.on('error', resolve);
-		child.on('close', resolve);
-	});
-	console.log(`\n== ${name}\n${Buffer.concat(said)}`);
-	console.log(`== ${name}: ${status === 0 ? 'ok' : 'FAILED'}, ${Date.now() - startedAt} ms`);
-	return status === 0;
-}
-
-/** A tool that is content or not. */
-async function check(name, ...command) {
-	if (!(await run(name, ...command))) failedChecks.push(name);
-}
 
 /** A test runner: its tests are counted from the report it leaves. */
 async function runTests(name, file, countsOf, ...command) {
@@ -76,15 +48,6 @@ function endToEndCounts({ stats, suites }) {
 	return stats.flaky > UNSTEADY_ALLOWED
 		? { passed: stats.expected, failed: stats.unexpected + stats.flaky }
 		: { passed: stats.expected + stats.flaky, failed: stats.unexpected };
-}
-
-/** Takes the next of the jobs whenever one of the lanes is free. */
-async function inLanes(jobs, lanes) {
-	const waiting = [...jobs];
-	const lane = async () => {
-		for (let job = waiting.shift(); job; job = waiting.shift()) await job();
-	};
-	await Promise.all(Array.from({ length: lanes }, lane));
 }
 
 let unit = { passed: 0, failed: 0 };

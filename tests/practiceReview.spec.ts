@@ -47,7 +47,7 @@ test('is measured as it is', async ({ roll: { paths, truth, lab } }) => {
 	const set = await call(lab, 'judge', SEED, frames);
 	const figures = reviewFigures([{ set, truth: truth.frames }]);
 	expect(figures.eyes).toBeGreaterThan(20);
-	// of thirty rolls: 95 % (npm run bench:review)
+	// of thirty rolls: 95 % (npm run bench -- review)
 	expect(figures.blurRight).toBeGreaterThan(0.8);
 	expect(figures.cannotTell).toBeLessThan(0.05);
 	expect(figures.shutFalse).toBeLessThan(0.05);

@@ -1,3 +1,5 @@
+import isEqual from 'fast-deep-equal';
+
 /**
  * Two changes of the same record, made by two windows that did not know of each other, put together:
  * part by part, so that what only one of them changed is simply taken.
@@ -28,8 +30,8 @@ function part(
 	path: string,
 	conflicts: string[]
 ): unknown {
-	if (isSame(mine, base) || isSame(mine, theirs)) return theirs;
-	if (isSame(theirs, base)) return mine;
+	if (isEqual(mine, base) || isEqual(mine, theirs)) return theirs;
+	if (isEqual(theirs, base)) return mine;
 	if (isFields(mine) && isFields(theirs)) {
 		return fields(isFields(base) ? base : {}, mine, theirs, path, conflicts);
 	}
@@ -66,7 +68,7 @@ function records(
 		if (was && gone) {
 			// taken out by one: it goes, unless the other changed it meanwhile
 			const left = my ?? their;
-			if (left === undefined || isSame(left, was)) return [];
+			if (left === undefined || isEqual(left, was)) return [];
 			conflicts.push(under);
 			return my ? [my] : [];
 		}
@@ -83,15 +85,3 @@ const isFields = (value: unknown): value is Fields =>
 
 const isRecords = (value: unknown): value is Identified[] =>
 	Array.isArray(value) && value.every((one) => isFields(one) && typeof one['id'] === 'string');
-
-/** Whether two records say the same. */
-export function isSame(a: unknown, b: unknown): boolean {
-	if (Object.is(a, b)) return true;
-	if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-	const keys = Object.keys(a);
-	return (
-		Array.isArray(a) === Array.isArray(b) &&
-		keys.length === Object.keys(b).length &&
-		keys.every((key) => isSame((a as Fields)[key], (b as Fields)[key]))
-	);
-}

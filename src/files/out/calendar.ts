@@ -1,6 +1,7 @@
 import { TZDate } from '@date-fns/tz';
-import { addMinutes } from 'date-fns';
 import type { JobFile } from '$core/format/job';
+
+const MINUTE_MS = 60_000;
 
 /**
  * The schedule as a calendar, RFC 5545. Times are told in UTC, so that they mean the same instant
@@ -25,7 +26,7 @@ export function writeCalendar(
 			`UID:${escaped(id)}`,
 			`DTSTAMP:${inUtc(new Date(madeAt))}`,
 			`DTSTART:${inUtc(start)}`,
-			`DTEND:${inUtc(addMinutes(start, minutes))}`,
+			`DTEND:${inUtc(new Date(start.getTime() + minutes * MINUTE_MS))}`,
 			`SUMMARY:${escaped(shot.title)}`,
 			...(place ? [`LOCATION:${escaped(place)}`] : []),
 			`DESCRIPTION:${escaped([describe(id), shot.notes].filter(Boolean).join('\n'))}`,

@@ -3,12 +3,12 @@ import { setWasmPaths } from '@tensorflow/tfjs-backend-wasm';
 import plainUrl from '@tensorflow/tfjs-backend-wasm/dist/tfjs-backend-wasm.wasm?url';
 import simdUrl from '@tensorflow/tfjs-backend-wasm/dist/tfjs-backend-wasm-simd.wasm?url';
 import { env, ready, setBackend, type io } from '@tensorflow/tfjs-core';
-import detectorWeights from '../../../node_modules/@vladmandic/human/models/blazeface.bin?url';
-import detectorGraph from '../../../node_modules/@vladmandic/human/models/blazeface.json?url';
-import meshWeights from '../../../node_modules/@vladmandic/human/models/facemesh.bin?url';
-import meshGraph from '../../../node_modules/@vladmandic/human/models/facemesh.json?url';
-import irisWeights from '../../../node_modules/@vladmandic/human/models/iris.bin?url';
-import irisGraph from '../../../node_modules/@vladmandic/human/models/iris.json?url';
+import detectorWeights from '$models/blazeface.bin?url';
+import detectorGraph from '$models/blazeface.json?url';
+import meshWeights from '$models/facemesh.bin?url';
+import meshGraph from '$models/facemesh.json?url';
+import irisWeights from '$models/iris.bin?url';
+import irisGraph from '$models/iris.json?url';
 
 /**
  * The models that find faces, and nothing else of them: where a face is, the points of its surface, the

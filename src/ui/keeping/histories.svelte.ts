@@ -1,8 +1,8 @@
 /* eslint-disable svelte/prefer-svelte-reactivity -- maps here are replaced whole, or nobody watches them */
+import isEqual from 'fast-deep-equal';
 import type { Shot } from '$core/format/shot';
 import type { ShotRecord } from '$data/store/database';
 import { present, withStep, startHistory, type History } from '$data/history';
-import { isSame } from '$data/store/merge';
 import type { Conflict, Store } from '$data/store/store';
 import type { Library } from './library.svelte';
 import type { Sent } from './outbox.svelte';
@@ -93,7 +93,7 @@ export class Histories {
 		const known = this.#library.shotOf(left.id);
 		if (!known) this.begin({ ...left, revision: 0 });
 		// what was put down as text has no keys without a value
-		else if (!isSame(JSON.parse(JSON.stringify(known.shot)), left.shot))
+		else if (!isEqual(JSON.parse(JSON.stringify(known.shot)), left.shot))
 			this.change(left.id, left.shot, gesture);
 	}
 

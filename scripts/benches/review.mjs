@@ -3,13 +3,13 @@
  * sharpness on the same frames; and how fast, in the app. Frames are kept in `--into` and drawn once; `--px=2400` has them
  * made smaller, so that the eyes of groups are small.
  *
- *     npm run bench:review -- --rolls=30 --frames=6 --px=6000 --into=practice/rolls
+ *     npm run bench -- review --rolls=30 --frames=6 --px=6000 --into=practice/rolls
  */
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { reviewFigures } from '../tests/support/reviewFigures.mjs';
-import { withLab } from './labBrowser.mjs';
+import { reviewFigures } from '../../tests/support/reviewFigures.mjs';
+import { withLab } from '../labBrowser.mjs';
 
 const { values } = parseArgs({
 	options: {

@@ -3,18 +3,14 @@
  * day and with the whole page, against 10; until the list is in its place with the first verdict.
  */
 import { readFileSync } from 'node:fs';
-import { chromium } from '@playwright/test';
-import { served } from './served.mjs';
+import { served } from '../served.mjs';
 
-const { address, executablePath, stop } = await served(4197);
+const { address, launch, stop } = await served(4197);
 
 const OPENS = 5;
 const BUDGET_MS = 1000;
 const SHOTS = 200;
-const browser = await chromium.launch({
-	executablePath,
-	args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--no-first-run']
-});
+const browser = await launch();
 
 /** Waits until so many shots are listed, the first with its verdict. */
 const listed = (page, count) =>

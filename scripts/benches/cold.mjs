@@ -2,16 +2,15 @@
  * How soon somebody who was never here sees the verdict of a shot of the sample day on a slow phone: another browser each
  * time, its processor slowed down four times, the server on the same machine; and how much JavaScript that took.
  */
-import { chromium } from '@playwright/test';
-import { served } from './served.mjs';
+import { served } from '../served.mjs';
 
 const OPENS = 7;
 const BUDGET_MS = 2500;
-const { address, executablePath, stop } = await served(4195);
+const { address, launch, stop } = await served(4195);
 
 /** From asking for the page to the moment when the verdict stands on the screen, ms: Element Timing of the browser. */
 async function opened() {
-	const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
+	const browser = await launch();
 	try {
 		const page = await browser.newPage({
 			viewport: { width: 390, height: 844 },

@@ -2,7 +2,7 @@
  * What the preview costs, drawn in software by headless Chromium: samples a second, the first
  * picture and the settled one, for 1, 12 and 40 figures at 960 × 640, and for the tiles of eyes.
  */
-import { withLab } from './labBrowser.mjs';
+import { withLab } from '../labBrowser.mjs';
 
 const SIZE = { widthPx: 960, heightPx: 640 };
 const TILE = { widthPx: 104, heightPx: 50 };

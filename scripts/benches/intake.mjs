@@ -3,7 +3,7 @@
  * how long all take, and how soon a key is answered meanwhile. The frames are drawn once and kept in `--into`; some that
  * differ stand for all, since drawing takes half a minute each. Then one goes from frame to frame.
  *
- *     npm run bench:homecoming -- --frames=100 --into=practice/whole
+ *     npm run bench -- intake --frames=100 --into=practice/whole
  */
 import {
 	copyFileSync,
@@ -17,9 +17,8 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { chromium } from '@playwright/test';
-import { withPracticeCamera } from './labBrowser.mjs';
-import { served } from './served.mjs';
+import { withPracticeCamera } from '../labBrowser.mjs';
+import { served } from '../served.mjs';
 
 const { values } = parseArgs({
 	options: {
@@ -47,8 +46,8 @@ for (let i = 0; i < FRAMES; i++) {
 	const name = `frame-${String(i).padStart(4, '0')}.jpg`;
 	copyFileSync(join(values.into, drawn[i % drawn.length]), join(folder, name));
 }
-const { address, executablePath, stop } = await served(4194);
-const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
+const { address, launch, stop } = await served(4194);
+const browser = await launch();
 try {
 	await comeHome(await browser.newPage({ viewport: { width: 1280, height: 800 } }));
 } finally {

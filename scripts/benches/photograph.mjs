@@ -1,11 +1,11 @@
 /**
  * What is found in photographs, on practice frames that nothing was tuned on, and how fast.
  *
- *     npm run bench:photograph -- --groups=20 --empty=200
+ *     npm run bench -- photograph --groups=20 --empty=200
  */
 import { parseArgs } from 'node:util';
-import { figuresOf } from '../tests/support/photographFigures.mjs';
-import { withLab } from './labBrowser.mjs';
+import { figuresOf } from '../../tests/support/photographFigures.mjs';
+import { withLab } from '../labBrowser.mjs';
 
 const { values } = parseArgs({
 	options: {

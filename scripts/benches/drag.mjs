@@ -3,10 +3,9 @@
  * sample day's crowd, so the gap between two frames is how long a move takes to be seen, verdict, ladder and odds
  * with it. With pictures drawn beside it, and in a browser that draws none.
  */
-import { chromium } from '@playwright/test';
-import { served } from './served.mjs';
+import { served } from '../served.mjs';
 
-const { address, executablePath, stop } = await served(4196);
+const { address, launch, stop } = await served(4196);
 
 const FRAME_MS = 1000 / 60;
 const BUDGETS_MS = { median: FRAME_MS, most: 2 * FRAME_MS };
@@ -15,7 +14,7 @@ const ROUNDS = 5;
 const WITHOUT_PICTURES = ['--disable-gpu', '--disable-3d-apis'];
 
 async function dragged(more) {
-	const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', ...more] });
+	const browser = await launch(more);
 	try {
 		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 		await page.goto(`${address}/?sample=Everyone&at=plan`);

@@ -2,7 +2,7 @@
  * What practice frames cost, drawn in software by headless Chromium: the first frame of fifteen people
  * with everything to be sculpted, and frames a minute at several sizes.
  */
-import { withPracticeCamera } from './labBrowser.mjs';
+import { withPracticeCamera } from '../labBrowser.mjs';
 
 const FAMILIES = 1;
 const SIZES = [480, 1200, 2400, 6000];
