@@ -14,7 +14,7 @@ import { solve, study } from './support/solved';
 import { LENSES } from '$data/kit';
 import { shotOf, thing } from './support/shots';
 
-/** What a plan costs, and what it would cost if nothing were shared. `npm run bench` */
+/** What a plan costs, and what it would cost if nothing were shared. `npm run bench -- plan` */
 
 const chance = chanceOf(ASSUMED);
 
