@@ -98,7 +98,7 @@ for (const look of ['day', 'night'] as const) {
 			test.setTimeout(150_000);
 			await app.openSample(/The bandleader/);
 			await page.getByRole('button', { name: 'where to stand' }).click();
-			await expect(page.getByText('Tap where to stand; the framing is kept.')).toBeVisible();
+			await expect(page.getByText('Tap where to stand, framed the same.')).toBeVisible();
 			await axe(page);
 			await app.eachSetupSheet(async () => {
 				await axe(page, 'dialog[open]');

@@ -66,7 +66,7 @@ for (const title of [/Two families/, /The bandleader/, /Everyone, from the balco
 		await page.keyboard.press('Escape');
 		await expect(page.getByRole('dialog')).toBeHidden();
 		await page.getByRole('button', { name: 'where to stand' }).click();
-		await expect(page.getByText('Tap where to stand; the framing is kept.')).toBeVisible();
+		await expect(page.getByText('Tap where to stand, framed the same.')).toBeVisible();
 		await noMetres(app, 'where to stand');
 		await app.eachSetupSheet(async (name) => {
 			await noMetres(app, name);

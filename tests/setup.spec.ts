@@ -85,7 +85,7 @@ test('three rows in a small room, from nothing', async ({ app, page }) => {
 	await test.step('where to stand, and where the back row must', async () => {
 		await app.rung(2.8).click();
 		await page.getByRole('button', { name: 'where to stand' }).click();
-		await expect(page.getByText('Tap where to stand; the framing is kept.')).toBeVisible();
+		await expect(page.getByText('Tap where to stand, framed the same.')).toBeVisible();
 		const camera = app.stage.locator('.camera').first();
 		const before = await app.middleOf(camera);
 		// a step would gain less than a rung

@@ -26,7 +26,14 @@ async function scriptOf(entry) {
 		configFile: false,
 		logLevel: 'error',
 		root: at(''),
-		resolve: { alias: { $core: at('src/core'), $data: at('src/data'), $tests: at('tests') } },
+		resolve: {
+			alias: {
+				$core: at('src/core'),
+				$data: at('src/data'),
+				$models: at('node_modules/@vladmandic/human/models'),
+				$tests: at('tests')
+			}
+		},
 		build: {
 			write: false,
 			minify: false,

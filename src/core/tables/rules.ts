@@ -1,6 +1,6 @@
 /**
- * Every threshold of the model, once. The code reads it from here; `rules.test.ts` holds it against the
- * section of docs/model.md that states it, and against what the public functions do on either side of it.
+ * Every threshold of the model, once. The code reads it from here. `rules.test.ts` holds it against the section of
+ * docs/model.md that states it, `bothSides.test.ts` (here and in `study`) against what public functions say on either side.
  *
  * What is measured or assumed of hands, bodies and focusing is no rule: it stands in `spreads.ts`.
  */

@@ -72,7 +72,7 @@ export const standingFloorText = {
 	noSpotInSightWorksWith: 'No spot in sight works with the lenses in the kit.',
 	tapWhereToStandNotWhere: 'Tap where to stand; not where it is hatched.',
 	tapWhereToStandTheFraming:
-		'Tap where to stand; the framing is kept. Hatched: no lens, no room, or faces hidden.',
+		'Tap where to stand, framed the same. Hatched: no lens, no room, or faces hidden.',
 	goToTheArrowAway: (fStop: Shown, distance: Shown) =>
 		`Go to the arrow: ${fStop}, ${distance} away`,
 	nowhereInSightIsBetterThan: 'Nowhere in sight is better than here.',
