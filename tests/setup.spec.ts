@@ -142,6 +142,9 @@ test('a trumpet held at the camera: the face, the trumpet, both', async ({ app, 
 	// what is said below the stage takes some of its height
 	await expect(arrow).toBeVisible();
 	const camera = app.stage.locator('.camera').first();
+	// and so does what comes into the verdict a moment later
+	await expect(app.verdict).toContainText(/Take \w+ frames to be 95 % sure/);
+	await expect(page.getByText('The person: saves')).toBeVisible();
 	const stood = await app.middleOf(camera);
 	await arrow.click();
 	await expect(async () => {

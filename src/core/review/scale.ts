@@ -1,3 +1,4 @@
+import { RULES } from '../tables/rules';
 import type { MeasuredFrame } from '../format/review';
 import type { Body, Shot } from '../format/shot';
 import { lensOf } from '../photograph/lensOf';
@@ -5,10 +6,6 @@ import { toleranceMm } from '../sharpness/tolerance';
 import type { TakenWith } from './whereFocusFell';
 
 /** Pixels of a frame against what the plan is in: lengths on the sensor. */
-
-/** A 3:2 picture that fills the height of a 3840 x 2160 display: so many of its pixels along the long side, px. */
-const SCREEN_PX = 3240;
-const TOLERATED_PX = 1.5;
 
 const longPx = ({ widthPx, heightPx }: Pick<MeasuredFrame, 'widthPx' | 'heightPx'>): number =>
 	Math.max(widthPx, heightPx);
@@ -22,7 +19,7 @@ export function tolerancePx(frame: MeasuredFrame, shot: Shot | null): number {
 	const share =
 		shot && sensor
 			? toleranceMm(shot.sharpness, sensor) / sensor.widthMm
-			: TOLERATED_PX / SCREEN_PX;
+			: RULES.screenTolerancePx / RULES.screenPixelsAcross;
 	return Math.max(LEAST_TOLERATED_PX, share * longPx(frame));
 }
 

@@ -34,7 +34,7 @@
 	const odds = $derived(oddsAt(plan.odds.answer, shown?.plan.fNumberExact ?? null));
 	const toTake = $derived.by(() => {
 		if (!shown?.plan.feasible) return '';
-		return odds ? framesSentence(odds) : say.countingHowManyFramesToTake;
+		return odds ? framesSentence(odds) : say.howManyFramesToTake;
 	});
 	/** What it costs that it is not sure where somebody stands. */
 	const unsure = $derived.by(() => {

@@ -39,7 +39,7 @@ export const tryInsteadText = {
 } as const;
 
 export const verdictText = {
-	countingHowManyFramesToTake: 'Counting how many frames to take.',
+	howManyFramesToTake: 'How many frames to take is still being counted.',
 	verdict: 'Verdict',
 	notAllSharpBestFocusOn: 'Not all sharp. Best: focus on',
 	peek: 'peek',
