@@ -260,9 +260,7 @@ test('what was said goes out, and comes back: sidecars, a table, a contact sheet
 	await openReview(elsewhere);
 	const brought = Object.keys(sidecars).map((name) => join(out, name));
 	await elsewhere.page.getByLabel('Choose frames').setInputFiles([...paths, ...brought, hostile]);
-	await expect(
-		elsewhere.page.getByText('2 frames are marked as their sidecars say.')
-	).toBeVisible();
+	await expect(elsewhere.page.getByText('2 frames were marked by their sidecars.')).toBeVisible();
 	await expect(elsewhere.page.getByText('1 kept, 1 maybe, 0 dropped')).toBeVisible();
 	await elsewhere.page.context().close();
 

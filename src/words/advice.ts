@@ -73,8 +73,8 @@ const MOVES: Sayings = {
 			personIds.length
 		);
 		return need === 'soft'
-			? `It cannot be had whole. Give up full sharpness for ${names}`
-			: `It cannot be had whole. Plan without ${names}`;
+			? `They cannot all be sharp. Give up full sharpness for ${names}`
+			: `They cannot all be sharp. Plan without ${names}`;
 	}
 };
 

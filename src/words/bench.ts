@@ -60,7 +60,7 @@ export function seriesProblemWords(problem: SeriesProblem): string {
 		case 'flicker':
 			return `The light changes by ${decimal(problem.stops, 1)} stops between frames of one exposure: lamps on the mains flicker. Use daylight, or shutters of 1/30 and slower.`;
 		case 'clipped':
-			return `The paper is as white as can be in ${few(problem.names)}: nothing can be measured there. Expose a stop less.`;
+			return `The paper is pure white in ${few(problem.names)}: nothing can be measured there. Expose a stop less.`;
 		case 'too-small':
 			return `The chart fills only ${Math.round(100 * problem.share)} % of the frame’s width, so its corners are not the lens’s. Go nearer, or print it on A3.`;
 	}

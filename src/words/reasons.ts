@@ -74,14 +74,14 @@ const REASONS: Sayings = {
 	'reframe-error': ({ errorM, ratio, worstRatio, holds }, { units }) => {
 		const left = `Locking and reframing by the wrists would leave the focus ${smallLength(errorM, units)} behind`;
 		return holds
-			? `${left}: that eats ${Math.round(100 * ratio)} % of the blur allowed there, and all is still sharp.`
-			: `${left}: too much, the worst blur would be ${decimal(worstRatio, 1)} of what is allowed.`;
+			? `${left}: that uses ${Math.round(100 * ratio)} % of the blur allowed there, and everything stays sharp.`
+			: `${left}: too much, as the worst blur would be ${decimal(worstRatio, 1)} of what is allowed.`;
 	},
 	box: ({ boxMm }, { units }) =>
 		`A focus box covers ${fineLength(boxMm, units)} there, more than an eye: it may settle on brow, lashes or nose. Use a smaller one, or magnify.`,
 	'outer-point': () =>
-		'That focus point is an outer one, less sensitive than the middle one: give it contrast, and check.',
-	'mode-single': () => 'Single focusing, and release at once: waiting moves you and them.',
+		'That is an outer focus point, less sensitive than the middle one: give it contrast, and check.',
+	'mode-single': () => 'Single focusing, and release at once: while you wait, you and they move.',
 	'mode-continuous': (one: SpotRef, { shot }) =>
 		`Continuous focusing, held on ${nameOf(shot, one)}.`,
 	tap: (one: SpotRef, { shot }) =>
@@ -97,33 +97,33 @@ const REASONS: Sayings = {
 			: `Left to itself in ${where}, the camera would take ${what}${lost}.`;
 	},
 	'focus-button': () =>
-		'A separate button for focus keeps it locked: the release then leaves it alone.',
+		'A separate focus button keeps the focus locked: the release then leaves it alone.',
 	'focus-on-place': () =>
 		'Or before they come: focus on the place, lock, and release as they reach it.',
 	grid: ({ grid }) =>
 		grid === 'coarse'
-			? 'A coarse grid of points is the quicker one while they move.'
-			: 'Who keeps still has time for the fine grid of points.',
+			? 'While they move, a coarse grid of points is quicker.'
+			: 'While they keep still, there is time for the fine grid of points.',
 	hunting: ({ why }) =>
 		why === 'dark'
 			? 'In so little light the focus may hunt: give it an edge with contrast, or light it for a moment.'
-			: 'There is no contrast for the focus to find: take the edge of it, or focus by hand.',
+			: 'There is no contrast for the focus to find: use an edge, or focus by hand.',
 	unseen: ({ personId, why, by }, { shot }) =>
 		`${nameOfId(shot, personId)} is ${unseenWords(why, nameOfId(shot, by))}.`,
 	outside: ({ thingId }, { shot }) => `${nameOfId(shot, thingId)} is outside the frame.`,
 	'second-flash': ({ power, distanceM, ratio }, { units }) =>
 		power === null
-			? `The second flash has not the power for that from ${distance(distanceM, units)}: bring it nearer.`
+			? `The second flash does not have the power for that from ${distance(distanceM, units)}: bring it nearer.`
 			: `The second flash at ${powerWords(power)} from ${distance(distanceM, units)}: where both fall it is ${rounded(ratio, 1)} to 1 against its own side.`,
 	'room-colour': () =>
-		'The room’s own light shows beside the flash, and lamps are warmer than it: a warming gel on the flash, with the white balance set for lamps, brings them together.',
+		'The room’s own light shows beside the flash, and lamps are warmer. A warming gel on the flash, with the white balance set for lamps, makes them match.',
 	stretched: ({ personId, share }, { shot }) =>
-		`${nameOfId(shot, personId)}, near the edge of so wide a lens, is drawn ${shareInWords(share)} too wide: nearer to the middle, or a step back.`,
+		`${nameOfId(shot, personId)}, near the edge of so wide a lens, is drawn ${shareInWords(share)} too wide: move them towards the middle, or step back.`,
 	shutter: ({ shutterS, why, personId = null, focalMm }, { shot }) => {
 		const because = {
-			hands: `at ${Math.round(focalMm)} mm hands ask for it`,
+			hands: `at ${Math.round(focalMm)} mm hands need it`,
 			motion: `${nameOfId(shot, personId)} moves`,
-			group: 'among three or more people somebody always moves',
+			group: 'in a group of three or more, somebody always moves',
 			anyone: 'nobody keeps quite still',
 			frames: 'slower, and hands or people spoil more than one frame in twenty',
 			fixed: ''
@@ -134,19 +134,19 @@ const REASONS: Sayings = {
 	spoilt: ({ share, by, shutterS }) =>
 		`At ${shutterWords(shutterS)} ${by === 'hands' ? 'hands' : 'people who move'} would spoil ${portionWords(share)}.`,
 	'iso-above-comfort': ({ iso, comfortIso }) =>
-		`${isoWords(iso)} is above the ${isoWords(comfortIso)} that you like.`,
+		`${isoWords(iso)} is above the ${isoWords(comfortIso)} you like to stay within.`,
 	'iso-high': ({ iso, shortStops }) =>
-		`Too dark even at ${isoWords(iso)}, by ${stopsInWords(shortStops)}. More light, or a steadier hold, or a wider opening.`,
+		`Too dark even at ${isoWords(iso)}, by ${stopsInWords(shortStops)}. It needs more light, a steadier hold or a wider aperture.`,
 	'too-bright': ({ shutterS, shortStops, isFlash }) =>
 		isFlash
-			? `The flash is ${stopsInWords(shortStops)} too strong even at its least: take it farther away, or stop down.`
-			: `Too bright for this opening: ${shutterWords(shutterS)} is faster than this body has. A grey filter of ${stopsInWords(shortStops)} mends it.`,
+			? `The flash is ${stopsInWords(shortStops)} too strong even at its lowest power: move it farther away, or stop down.`
+			: `Too bright for this aperture: ${shutterWords(shutterS)} is faster than this body goes. A grey filter of ${stopsInWords(shortStops)} solves it.`,
 	'too-slow': ({ shutterS, shortStops }) =>
 		`With the ISO held, the shutter comes to ${shutterWords(shutterS)}, ${stopsInWords(shortStops)} too slow for hands or people.`,
 	'no-power': ({ shortStops }) =>
 		`The flash is ${stopsInWords(shortStops)} short of power: bring it nearer, open up, or raise the ISO.`,
 	sync: ({ shutterS }) =>
-		`People or hands ask for a shutter faster than the flash allows (${shutterWords(shutterS)}).`,
+		`People or hands need a faster shutter than the flash allows (${shutterWords(shutterS)}).`,
 	'room-light': ({ belowStops }) =>
 		`The room is only ${stopsInWords(belowStops)} below the flash and shows beside it: movement may leave a ghost.`,
 	frozen: () => 'Without the flash a frame is black: the flash freezes everybody.',
@@ -156,7 +156,7 @@ const REASONS: Sayings = {
 		({
 			bursts: 'Short bursts while they move.',
 			several: 'Several frames, one after the other: somebody blinks or sways.',
-			single: 'Single frames, each focused anew.'
+			single: 'Single frames, refocused each time.'
 		})[drive],
 	metering: ({ metering }) =>
 		metering === 'frame'
@@ -193,4 +193,4 @@ export function reasonText(reason: Reason, shot: Shot, units: Units): string {
 
 /** What to tell somebody whose shot asks for nothing. */
 export const ASKS_FOR_NOTHING =
-	'There is nobody and nothing to be sharp in this shot: ask it of at least one person or thing.';
+	'Nobody and nothing has to be sharp in this shot: choose at least one person or thing.';

@@ -76,12 +76,12 @@ it('says what became of the files that were chosen', () => {
 		takingWords({ noPictures, besideJpegs, marks }, chosen);
 	expect(said(0, 0)).toBe('');
 	expect(said(0, 0, 0)).toBe('There is no picture in it.');
-	expect(said(0, 0, 20, 1)).toBe('One frame is marked as its sidecar says.');
-	expect(said(0, 0, 20, 8)).toBe('8 frames are marked as their sidecars say.');
+	expect(said(0, 0, 20, 1)).toBe('One frame was marked by its sidecar.');
+	expect(said(0, 0, 20, 8)).toBe('8 frames were marked by their sidecars.');
 	expect(said(1, 12)).toBe(
-		'12 files lie beside a JPEG of the same name, as raw files do: the JPEGs are looked at. One file is no picture that can be opened here, and left alone.'
+		'12 files lie beside a JPEG of the same name, as raw files do: the JPEGs are used. One file is not a picture that can be opened here. It was left alone.'
 	);
 	expect(said(2, 1)).toBe(
-		'One file lies beside a JPEG of the same name, as raw files do: the JPEG is looked at. 2 files are no pictures that can be opened here, and left alone.'
+		'One file lies beside a JPEG of the same name, as raw files do: the JPEG is used. 2 files are not pictures that can be opened here. They were left alone.'
 	);
 });

@@ -120,7 +120,7 @@ export function fellWords(frame: ReviewedFrame, { people }: ReviewedSet, units: 
 		const other = Number.isFinite(fell.otherwiseM)
 			? distance(fell.otherwiseM, units)
 			: 'far behind';
-		return `Focus fell at ${place(fell.planeM, units)} or at ${other}: from one depth alone one cannot tell which.`;
+		return `Focus fell at ${place(fell.planeM, units)} or at ${other}: one depth alone cannot tell which.`;
 	}
 	const nearest = depthsM
 		.map((depthM, i) => ({ depthM, name: people[i]?.name ?? '' }))
@@ -154,7 +154,7 @@ export function fewestWords({ fewest, people, frames, found }: ReviewedSet): str
 	const missing = counted.filter((i) => !held.includes(i)).map((i) => people[i]?.name ?? '');
 	if (fewest.length === 0) {
 		return counted.length === 0
-			? 'Nobody who counts was found: faces from the side are not. Tap an eye, and it is looked for in all frames.'
+			? 'Nobody who counts was found: faces from the side are not recognised. Tap an eye to look for it in all frames.'
 			: 'Nobody who counts is sharp with open eyes in any frame.';
 	}
 	const numbers = fewest.map((i) => i + 1);
@@ -242,7 +242,7 @@ export function learnedWords(
 /** "3 % of the frame is pure white"; empty where it is nothing to speak of. */
 export function clippedWords(share: number): string {
 	if (share < 0.01) return '';
-	return `${Math.round(100 * share)} % as white as can be`;
+	return `${Math.round(100 * share)} % pure white`;
 }
 
 /** What became of files that were chosen, beside the frames that are looked at. */
@@ -262,16 +262,16 @@ export function takingWords({ noPictures, besideJpegs, marks }: Taking, chosen: 
 	if (chosen === 0) return 'There is no picture in it.';
 	const beside =
 		besideJpegs === 1
-			? 'One file lies beside a JPEG of the same name, as raw files do: the JPEG is looked at.'
-			: `${besideJpegs} files lie beside a JPEG of the same name, as raw files do: the JPEGs are looked at.`;
+			? 'One file lies beside a JPEG of the same name, as raw files do: the JPEG is used.'
+			: `${besideJpegs} files lie beside a JPEG of the same name, as raw files do: the JPEGs are used.`;
 	const none =
 		noPictures === 1
-			? 'One file is no picture that can be opened here, and left alone.'
-			: `${noPictures} files are no pictures that can be opened here, and left alone.`;
+			? 'One file is not a picture that can be opened here. It was left alone.'
+			: `${noPictures} files are not pictures that can be opened here. They were left alone.`;
 	const marked =
 		marks === 1
-			? 'One frame is marked as its sidecar says.'
-			: `${marks} frames are marked as their sidecars say.`;
+			? 'One frame was marked by its sidecar.'
+			: `${marks} frames were marked by their sidecars.`;
 	return [besideJpegs > 0 && beside, noPictures > 0 && none, marks > 0 && marked]
 		.filter(Boolean)
 		.join(' ');

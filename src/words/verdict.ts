@@ -144,7 +144,7 @@ function slackSentence({ plan, study: { scene } }: Solution, units: Units): stri
 	const { slack } = plan;
 	if (!slack || !plan.feasible) return '';
 	const hand = least(slack.cameraForwardM, slack.cameraBackM);
-	if (hand === null) return 'There is more than enough depth in hand.';
+	if (hand === null) return 'There is more than enough depth to spare.';
 	const [tightest] = scene.rows
 		.flatMap(({ members }, index) => {
 			const inHand = least(

@@ -4,15 +4,8 @@ import { FolderShelf } from './folderShelf';
 import { ExerciseShelf } from './exerciseShelf';
 import { FrameShelf } from './frameShelf';
 import { contentsOf, emptyRows, type Contents } from './contents';
-import {
-	Database,
-	isNewer,
-	JobSchema,
-	ShotRecordSchema,
-	type Job,
-	type ShotRecord,
-	type BroadcastTable
-} from './database';
+import { Database, isNewer, JobSchema, ShotRecordSchema } from './database';
+import type { BroadcastTable, Job, ShotRecord } from './database';
 import type { History } from '../history';
 import { PART_SCHEMAS, partsSaved, type PartsOf, type PartsSaved } from './parts';
 import { rawCopyOf } from './rawCopy';
@@ -22,7 +15,7 @@ import { Invalid, validated } from './valid';
 
 /** What the browser keeps: jobs, their shots, the history of each shot, and the kit. */
 
-/** What of it was taken out elsewhere is asked about; what is gone with its job stays away. */
+/** Whether the user is asked when another window removed it; what went with its job stays away. */
 const IS_ASKED: Readonly<Record<keyof PartsOf, boolean>> = {
 	jobs: false,
 	slots: false,

@@ -7,7 +7,7 @@ export const addShotText = {
 
 export const dayScreenText = {
 	findAShot: 'Find a shot',
-	findAShotAPlaceOr: 'find a shot, a place or a person',
+	findAShotAPlaceOr: 'find a shot, place or person',
 	of: (found: Shown, shots: Shown) => `${found} of ${shots}`,
 	files: 'Files',
 	nothingMatchesThat: 'Nothing matches that.',

@@ -108,12 +108,12 @@ describe('habits of focusing', () => {
 		expect(find(cloth, 'hunting')?.why).toBe('plain');
 	});
 
-	it('lock and reframe says how much of what is allowed it eats: the defocus it leaves', () => {
+	it('lock and reframe says how much of what is allowed it uses: the defocus it leaves', () => {
 		const aside: Sketch = { people: [person('p', [0.5, 1.6, 2])], choices: { fNumberExact: 8 } };
 		const reason = find(aside, 'reframe-error');
 		expect(reason?.ratio).toBeGreaterThan(0);
 		expect(said(aside, 'reframe-error')).toContain(
-			`eats ${Math.round(100 * (reason?.ratio ?? 0))} % of the blur allowed there`
+			`uses ${Math.round(100 * (reason?.ratio ?? 0))} % of the blur allowed there`
 		);
 		// the error is a length in the scene, its blur goes with 1/N
 		const wider = find({ ...aside, choices: { fNumberExact: 4 } }, 'reframe-error');
