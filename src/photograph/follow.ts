@@ -27,7 +27,7 @@ const LOOKS: readonly Look[] = [
 	{ templatePx: 40, around: 1.5 },
 	{ templatePx: 80, around: 1.5 }
 ];
-/** Of an eye what the lids leave open, over all that is looked at, and how that is looked for. */
+/** The share of an eye's patch that the lids leave open, and how it is looked for. */
 const OPEN_SHARE = 0.3;
 const OPEN_LOOK: Look = { templatePx: 20, around: 1.8 };
 /** As like says where it is better than all around does. */

@@ -109,7 +109,7 @@ function measuredFace(
 	};
 }
 
-/** So much of what is looked at may lie beyond the edge of the picture. */
+/** How much of the patch may lie beyond the edge of the picture, as a share. */
 const MOST_BEYOND = 0.25;
 
 /** What is measured of a place and around it; nothing where the edge of the picture cuts it. */

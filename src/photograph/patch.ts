@@ -33,7 +33,7 @@ export function linearLight(data: Uint8ClampedArray): Float32Array {
 	return light;
 }
 
-/** From here on a pixel shows nothing any more. */
+/** The level from which a pixel is clipped. */
 const CLIPPED_LEVEL = 254;
 
 /** Share of such a square that is as bright as can be, in any colour. */

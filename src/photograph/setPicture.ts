@@ -14,7 +14,7 @@ export interface SetFile {
 	readonly key: string;
 	readonly widthPx: number;
 	readonly heightPx: number;
-	/** Of the lens, in the same pixels. */
+	/** Focal length, in the same pixels. */
 	readonly focalPx: number;
 }
 
@@ -22,7 +22,7 @@ export interface SetFile {
 const COMPARED_PX = 300;
 const KEPT_PX = 1000;
 const JPEG_QUALITY = 0.9;
-/** Of the work opening the files takes so much. */
+/** Opening the files takes this share of the work. */
 const OPENING_SHARE = 0.6;
 
 /** Small pictures of a set, as files: full-size ones of all its frames would fill the memory. */

@@ -4,7 +4,7 @@
 const MOST_OPEN = 128;
 const MOST_OPEN_BYTES = 64 * 1024 * 1024;
 const MOST_MS = 10_000;
-/** How much of a body that is too large is heard out before the connection is cut, bytes. */
+/** How many bytes of an oversized body are read before the connection is cut. */
 const MOST_DRAINED = 64 * 1024 * 1024;
 
 let open = 0;

@@ -17,7 +17,7 @@ export function aboutWords(shot: Shot, about: About): string {
 	}
 }
 
-/** Less than this is no cost, stops. */
+/** A smaller cost counts as none, stops. */
 const NOTHING_STOPS = 1 / 6;
 
 /** "Both: costs 7 stops, 1/50, ISO 5000, and cannot be had whole." */

@@ -53,7 +53,7 @@ export interface CardContent {
 	readonly cautions: readonly string[];
 }
 
-/** Faces worth looking at: those nearest to being soft. */
+/** How many faces are worth checking: those nearest to being soft. */
 const FACES_TO_CHECK = 2;
 
 export function cardOf(solution: Solution, odds: Odds | null, units: Units): CardContent {

@@ -127,7 +127,7 @@ export function shareInWords(share: number): string {
 	return FRACTIONS.reduce((best, one) => (away(one) < away(best) ? one : best))[1];
 }
 
-/** Less than this hidden is not worth a word; all but this much is all. */
+/** A smaller hidden share is not worth mentioning; a larger one counts as all. */
 const HARDLY_HIDDEN_SHARE = 0.3;
 const NEARLY_ALL = 0.97;
 

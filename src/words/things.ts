@@ -7,7 +7,7 @@ import { BACKGROUND_OPTIONS } from './options';
 
 /** What becomes of things and of the background, as one says it. */
 
-/** Of things of which something is asked: those that miss what they must be first of all. */
+/** Things with an intent, those that miss it first. */
 export function thingSentences(
 	plan: Plan,
 	shot: Shot

@@ -18,7 +18,7 @@ const port = new WorkerPort<JudgingQuestions>(
 	() => new Worker(new URL('./judging.worker.ts', import.meta.url), { type: 'module' })
 );
 
-/** So many frames are told at once: the page is not held up meanwhile. */
+/** How many frames are reported at once, so that the page is not held up. */
 const AT_ONCE = 2;
 
 const numbers = new WeakMap<MeasuredFrame, number>();

@@ -30,7 +30,7 @@ export type JudgingQuestions = {
 	};
 };
 
-/** So many frames are kept, those that were asked about last: 0.1 MB each with fifteen faces. */
+/** How many of the frames asked about last are kept: 0.1 MB each with fifteen faces. */
 const MOST_KEPT = 800;
 
 const known = new Map<number, MeasuredFrame>();

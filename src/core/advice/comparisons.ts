@@ -103,7 +103,7 @@ export function schoolResults(study: Study): SchoolResult[] {
 	});
 	const widest = widestFNumber(lens, camera.focalMm);
 	const own = choices.fNumberExact;
-	/** So many stops down from the widest; two or three is where most lenses are best. */
+	/** How many stops down from the widest; most lenses are best two or three stops down. */
 	const howWide = (school: 'widest' | 'two-down' | 'three-down', stops: number) => {
 		const fNumberExact = widest * 2 ** (stops / 2);
 		const isOwn = own !== undefined && nominalFNumber(own) === nominalFNumber(fNumberExact);

@@ -21,7 +21,7 @@ export interface LensOnShot {
 	readonly isOutOfRoom: boolean;
 	/** How far the camera moves back from where it was planned, m; forward negative. */
 	readonly backM: number;
-	/** What of its best it gives there; null where that was not measured. */
+	/** The share of its best that it gives there; null where that was not measured. */
 	readonly sharpShare: number | null;
 }
 

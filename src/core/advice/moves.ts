@@ -111,7 +111,7 @@ function regrouped({ study: { shot, scene } }: Prospect): Move[] {
 	];
 }
 
-/** Of heads that are turned the one that is hardest to hold. */
+/** The turned head that is hardest to keep sharp. */
 function turned({ study: { shot }, take }: Prospect): Move[] {
 	const [first, ...rest] = take.candidate.judged();
 	const worst = rest.reduce(

@@ -19,7 +19,7 @@ const MOST_TIMES = 12;
 const WORTH_RAISING_SHARE = 0.3;
 /** Nobody holds a thing nearer to the lens than this, m. */
 const NEAREST_TO_LENS_M = 0.15;
-/** Of more things than this that are missed the others wait. */
+/** At most this many missed things are advised on. */
 const MOST_THINGS = 2;
 
 /** A thing that is missed, and what it lacks: detail or blur; neither where it is only covered. */

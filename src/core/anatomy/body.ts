@@ -90,7 +90,7 @@ function blocksOf(build: Build, { pose, floorMm }: BodyShape): Block[] {
 	];
 }
 
-/** What of somebody below the head is in the way; `camera` is what a turn of 0 faces. */
+/** The parts of somebody below the head that block the view; `camera` is what a turn of 0 faces. */
 export function bodyPillars(person: Person, camera: Vec3): Pillar[] {
 	const { origin, left, out } = placeHead(levelled(person), camera);
 	const shape = bodyShape(person.build, origin.y);

@@ -23,7 +23,7 @@ function peopled(blank: Shot, counts: readonly number[]): Shot {
 	return addRows(blank, stepsOf(counts), START_M);
 }
 
-/** Farther from the people one has to shout, m. */
+/** Farther than this the photographer has to shout, m. */
 const COMFORTABLE_M = 6;
 
 export interface SetUp {

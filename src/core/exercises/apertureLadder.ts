@@ -22,7 +22,7 @@ export interface ApertureLadder {
 	readonly untold: readonly number[];
 	/** Frames in which the object focused on is sharp. */
 	readonly score: Score;
-	/** Of each round the widest frame, and the one at the smallest opening of the first. */
+	/** The widest frame of each round, and the frame at the smallest aperture of the first. */
 	readonly best: readonly number[];
 }
 

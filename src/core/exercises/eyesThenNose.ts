@@ -35,7 +35,7 @@ interface NoseByLens {
 	readonly focalMm: number;
 	/** The farthest distance from which one is soft while the other is sharp, m; null where none is. */
 	readonly apartUpToM: number | null;
-	/** From here on both are sharp at once, m; null where that never was. */
+	/** The distance from which both are sharp at once, m; null where they never are. */
 	readonly togetherFromM: number | null;
 }
 

@@ -8,7 +8,7 @@ export interface ThreeObjects {
 	readonly exercise: 'three-objects';
 	/** The object in focus in each frame; null where none is. */
 	readonly inFocus: readonly (number | null)[];
-	/** Of each object the frames it is in focus in: indices. */
+	/** For each object, the indices of the frames in which it is in focus. */
 	readonly framesOf: readonly (readonly number[])[];
 	/** Objects that got a frame. */
 	readonly score: Score;

@@ -59,7 +59,7 @@ const FaceSchema = z.strictObject({
 const PointedSchema = z.strictObject({
 	...SpotSchema.shape,
 	id: z.string().max(80),
-	/** Of the plan, where it is the eye of somebody whose face is not found. */
+	/** Id in the plan, where it is the eye of somebody whose face is not found. */
 	personId: z.string().max(80).optional(),
 	/** How like is what its lids leave open: of shut ones little. */
 	openLikeness: finite.optional(),

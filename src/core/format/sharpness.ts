@@ -31,7 +31,7 @@ export const MeasuredSharpnessSchema = record('how sharp the lens is', {
 export type MeasuredSharpness = z.output<typeof MeasuredSharpnessSchema>;
 
 /**
- * What of its best a lens gives at an f-number, in the centre: between two that were measured, by both of them; null
+ * The share of its best that a lens gives at an f-number, in the centre, interpolated between measured ones; null
  * beyond them, and where too much lies between.
  */
 export function shareOfBest({ stops }: MeasuredSharpness, fNumber: number): number | null {

@@ -5,7 +5,7 @@ import { meanSquare, type BlurSpread } from './spread';
 /** Power is told from noise when it is so many times as much, and told well when it is so many times. */
 const OVER_NOISE = 2;
 const WELL_OVER_NOISE = 8;
-/** Fewer places of the spectra decide nothing. */
+/** With fewer frequencies there is no answer. */
 const LEAST_PLACES = 8;
 /** A disc's power falls as a Gaussian's up to so many cycles across it, and vanishes at 1.22. */
 const CYCLES_ACROSS = 0.7;
@@ -48,7 +48,7 @@ const PLACES = Array.from({ length: FREQUENCY_BANDS * DIRECTION_BANDS }, (_, i) 
 	return { f, terms: [fx * fx, fy * fy, 2 * fx * fy, 1] };
 });
 
-/** Of the two spectra that are compared now: how far the power falls at each place, and how much that counts. */
+/** For the two spectra being compared: how far the power falls at each frequency, and its weight. */
 const falls = new Float64Array(PLACES.length);
 const weights = new Float64Array(PLACES.length);
 

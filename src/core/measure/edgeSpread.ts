@@ -7,19 +7,19 @@ import type { Patch } from './patch';
  * how wide it is. Diameters are of the disc with the same spread, px of the picture.
  */
 
-/** Edges of so much of the highest one tell; of their widths the narrow ones, as shading is wide by itself. */
+/** Edges at least this high count, as a share of the highest; then the narrow quantile of widths, as shading is wide. */
 const STRONG_EDGE_SHARE = 0.35;
 const NARROW_WIDTH_QUANTILE = 0.15;
-/** Farther from the middle, as a share of half the side, lies what is not of the eye. */
+/** What lies farther from the middle does not belong to the eye, as a share of half the side. */
 const EYE_RADIUS_SHARE = 0.6;
-/** Fewer edges tell nothing. */
+/** With fewer edges there is no answer. */
 const LEAST_EDGES = 8;
 /** Behind a disc an edge is as wide as π/4 of it, height over slope: the chord through its middle. */
 const DISC_OVER_WIDTH = 4 / Math.PI;
 /** Width of an edge without any blur, px: the pixel and the difference of neighbours; and what smoothing adds. */
 const PIXEL_PX = 1.6;
 const SMOOTHING_OVER = 2.6;
-/** How these add to a disc: numbers of a step behind pixel, smoothing and discs of 0 to 12 px agree to 2%. */
+/** The exponent with which these add to a disc: it agrees to 2 % with blurred steps, for discs of 0 to 12 px. */
 const BLUR_SUM_EXPONENT = 2.7;
 /**
  * Lashes and lids are lines, not steps: blurred beyond their own width they look narrower by so much (measured on
@@ -27,10 +27,10 @@ const BLUR_SUM_EXPONENT = 2.7;
  */
 const LINE_WIDTH_FACTOR = 1.4;
 const LINES_FROM_PX = 1.5;
-/** Less blur than that hides in the width of a pixel, px. */
+/** Less blur than this hides in the width of a pixel, px. */
 const LEAST_PX = 0.5;
 
-/** Ways that edges are sorted into, over half a turn, and how many must be known for a streak to be told. */
+/** Directions that edges are sorted into, over half a turn, and how many must be known to tell a streak. */
 const DIRECTION_BINS = 8;
 const LEAST_WAYS = 4;
 const LEAST_OF_A_WAY = 5;

@@ -27,7 +27,7 @@ const SMOOTHINGS = [0.3, 0.45, 0.65, 0.95, 1.4, 2];
 const OVER_NOISE = 7;
 /** The difference of neighbours smooths about as much by itself, px. */
 const PIXEL_PX = 0.4;
-/** Slopes of so much of the strongest are looked at, and none that noise may have made. */
+/** The least slope that is looked at, as a share of the strongest; none that noise may have made. */
 const STRONG_SLOPE_SHARE = 0.2;
 const NO_NOISE = 3;
 

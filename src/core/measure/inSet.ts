@@ -12,7 +12,7 @@ export interface PatchMeasurement {
 /** How far what blurs it spreads in a frame. */
 export interface SpreadInSet {
 	readonly spread: BlurSpread;
-	/** Of two frames the sharper has the lower one; px² against the sharpest. */
+	/** Blur against the sharpest frame, px²; the sharper of two frames has the lower one. */
 	readonly order: number;
 }
 
@@ -27,7 +27,7 @@ export interface BlurInSet extends Blur {
 const SHARP_PX = 1.2;
 /** One frame counts for so much at most against another when the sharpest is looked for, px². */
 const MOST_OF_ONE = 18;
-/** Where frames differ by less, their edges tell of the same blur, px². */
+/** Frames that differ by less have the same blur by their edges, px². */
 const ALIKE_PX2 = 4;
 /** Differences under this are noise: always positive against the sharpest, px² (measured on practice frames). */
 const NOISE_PX2 = 0.5;
@@ -83,7 +83,7 @@ function moreBlurred(first: Spectrum, second: Spectrum): BlurSpread | null {
 	return more;
 }
 
-/** So many of a large set are compared with all others: those with most that is fine. */
+/** How many frames of a large set are compared with all others: those with the most fine detail. */
 const MOST_COMPARED = 8;
 
 /** Which is sharper than the others, by the sum of the differences. */

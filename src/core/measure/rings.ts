@@ -18,7 +18,7 @@ export interface RingShape {
 	readonly dot: number;
 }
 
-/** What is darker than so much of what is around it is ink; around is such a share of the longer side. */
+/** Ink is darker than this share of its surroundings, which reach so far, as a share of the longer side. */
 const INK_RATIO = 0.72;
 const SURROUND_SHARE = 1 / 4;
 /** A ring is at least so large, px. */

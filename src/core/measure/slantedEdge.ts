@@ -42,7 +42,7 @@ const OVERSAMPLING = 4;
 const LEAST_ROWS = 16;
 const LEAST_WIDTH_PX = 16;
 const LEAST_STEP = 0.06;
-/** So bright is white; more of the bright side than this must not be. */
+/** The level that counts as clipped, and the share of the bright side that may be. */
 const CLIPPED_LEVEL = 0.985;
 const MOST_WHITE = 0.05;
 /** Smaller angles meet too few phases of the pixels, larger ones meet them alike again. */
@@ -52,7 +52,7 @@ const REACH_WIDTHS = 9;
 const LEAST_REACH_PX = 20;
 /** Nearer to the side of the piece than this, px, the edge cannot be measured. */
 const LEAST_ROOM_PX = 10;
-/** Of a row's ends so much is dark, or bright, by itself. */
+/** The share of each end of a row that is taken as its dark or bright level. */
 const ROW_END_SHARE = 0.2;
 
 /**
@@ -268,7 +268,7 @@ function responseOf(spread: Float64Array): {
 	return { response, overshoot: Math.max(0, beyond) };
 }
 
-/** Of so many values of noise one lies about so many spreads off. */
+/** How many standard deviations off the largest of so many values of noise lies. */
 const OVER_NOISE = 3;
 
 /** Spread of the noise of an edge, by how its dark end differs from neighbour to neighbour. */

@@ -3,13 +3,13 @@ import { noiseSigma } from './noise';
 import type { Patch } from './patch';
 
 /**
- * How much of each fineness there is in a patch, each way: what is compared between frames of the same thing.
+ * Power spectrum of a patch, by frequency band and direction: what is compared between frames of the same thing.
  * It holds no picture.
  */
 export interface Spectrum {
 	/** Power against that of the mean light, in rings of frequency and ways over half a turn; 0 where nothing is known. */
 	readonly power: Float32Array<ArrayBuffer>;
-	/** Of the noise, in every one of them. */
+	/** The power of the noise in each band. */
 	readonly noise: number;
 	/** Pixels of the picture to one of the patch. */
 	readonly scale: number;
@@ -23,7 +23,7 @@ export const DIRECTION_BANDS = 8;
 const LOWEST_CYCLES_PER_PX = 0.03;
 const HIGHEST_CYCLES_PER_PX = 0.45;
 const NOISE_FROM = 0.46;
-/** Of exponentially distributed power the mean is the median over ln 2. */
+/** The mean of exponentially distributed power is its median over ln 2. */
 const MEDIAN_OVER_MEAN = Math.LN2;
 
 /** Middle of a ring, cycles in a pixel. */

@@ -5,7 +5,7 @@ export interface Fit {
 	readonly values: readonly number[];
 	/** Sum of the squared residuals. */
 	readonly cost: number;
-	/** Of the values, for residuals with a spread of 1; null where they do not decide all values. */
+	/** Covariance of the values for residuals with a spread of 1; null where the residuals do not decide all values. */
 	readonly covariance: readonly (readonly number[])[] | null;
 }
 

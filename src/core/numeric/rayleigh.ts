@@ -4,7 +4,7 @@ export interface Rate {
 	readonly isLess: boolean;
 }
 
-/** Fewer that were seen decide nothing. */
+/** Fewer observations decide nothing. */
 const LEAST_SEEN = 3;
 
 /**

@@ -10,12 +10,12 @@ export interface Happened {
 	readonly imageMm: Float64Array;
 	readonly cameraM: Float64Array;
 	readonly shake: Float64Array;
-	/** Of each person: how far away from where the plan has them, m, and how many times as fast. */
+	/** For each person: how far they are from where the plan has them, m, and how much faster they move, as a factor. */
 	readonly personM: Float64Array[];
 	readonly times: Float64Array[];
 }
 
-/** Of every target of every frame, frame by frame. */
+/** The blurs of every target, frame by frame. */
 export interface FrameBlurs {
 	/** The defocus at f/1. */
 	readonly disc: Float64Array;
@@ -23,7 +23,7 @@ export interface FrameBlurs {
 	readonly streak: Float64Array;
 }
 
-/** Of all targets. */
+/** The blurs of all targets. */
 export function blursOf(conditions: Conditions, happened: Happened): FrameBlurs {
 	const { length: count } = conditions.targets;
 	const frames = happened.imageMm.length;
@@ -37,7 +37,7 @@ export function blursOf(conditions: Conditions, happened: Happened): FrameBlurs 
 	return { disc, streak };
 }
 
-/** Of the targets that may decide, without keeping the others. */
+/** The blurs of the targets that may decide, without keeping the others. */
 export function worstPointsOf(conditions: Conditions, happened: Happened): WorstPoints {
 	const frames = happened.imageMm.length;
 	const order = worstFirst(conditions);

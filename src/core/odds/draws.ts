@@ -44,7 +44,7 @@ export class Draws {
 		return this.#happens(`wrong ${chance}`, chance, of);
 	}
 
-	/** Of Rayleigh's distribution with scale 1. */
+	/** Draws from a Rayleigh distribution with scale 1. */
 	shake(): Float64Array {
 		return this.#stream(OF_FRAME.indexOf('shake'), this.#parts, rayleighQuantile);
 	}

@@ -21,7 +21,7 @@ export class FrameSet {
 	#blinks: Uint8Array | null = null;
 	#open: Uint32Array | null = null;
 	#isLost: Uint8Array | null = null;
-	/** Of people, those who decide nothing only when they are asked for. */
+	/** What happens in the frames; for people who decide nothing it is worked out only when asked for. */
 	readonly #happened: Happened;
 	#limits: ShutterLimits | null = null;
 

@@ -24,7 +24,7 @@ export interface Release {
 	readonly focus: FocusedOptic;
 	/** Whether the camera took something else than what was meant. */
 	readonly isElsewhere: boolean;
-	/** Of the whole picture on the sensor, mm/s: to the right and up. */
+	/** Motion of the whole picture on the sensor, mm/s: to the right and up. */
 	readonly shakeMmPerS: { readonly x: number; readonly y: number };
 	readonly people: readonly ReleasedPerson[];
 	/** Whether everything that counts is sharp; and the eyes open of all who count. */

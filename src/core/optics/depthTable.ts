@@ -6,7 +6,7 @@ import { focusAt } from './focus';
 /** A lens's depth of field by f-number and distance, as tables are printed. */
 
 interface Depth {
-	/** Of the sharp zone before and behind the plane of focus, m; Infinity where it does not end. */
+	/** Depth of field in front of and behind the plane of focus, m; Infinity where it does not end. */
 	readonly beforeM: number;
 	readonly behindM: number;
 }

@@ -36,7 +36,7 @@ export interface FittedHead {
 	readonly pixelSigmaM: number;
 }
 
-/** Fewer do not decide how a head is held: it is taken to look at the camera, more or less, degrees. */
+/** Fewer landmarks do not decide how a head is held: it is then assumed to face the camera, within so many degrees. */
 const MIN_LANDMARKS_FOR_POSE = 4;
 const USUAL_TURN_DEG = 15;
 const USUAL_NOD_DEG = 10;

@@ -23,7 +23,7 @@ const MOST_ROWS = 8;
 /** From row to row, m, and how much that differs (common practice, no source). */
 const GAP_M = 0.8;
 const GAP_SPREAD_M = 0.3;
-/** How much likelier two heights are two rows than one, before their sizes are looked at. */
+/** Prior odds that two heights are two rows rather than one, before sizes count. */
 const SPLIT_LIKELIHOOD_RATIO = 3;
 /** How much height counts against size when heads are put in order: rows on steps, rows on level ground. */
 const MIXES_DEG = [0, 15, 30, 45, 55, 65, 75, 82, 90];

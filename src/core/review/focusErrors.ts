@@ -18,7 +18,7 @@ export interface FocusError {
 	readonly othersSquare: number;
 }
 
-/** Farther off than so many spreads, the camera took something else; that is another number. */
+/** Beyond this many standard deviations the camera focused on something else, which is counted apart. */
 const WRONG_PLACE_SIGMAS = 4;
 const LEAST_SIGMA = 0.05;
 /** A median of absolute deviations times this is the spread of a normal distribution. */
@@ -85,7 +85,7 @@ export interface WeightedSpread {
 /** Spreads of focusing that are tried, in units of the depth of focus; and of sway, as multiples of what is assumed. */
 const FOCUSING = Array.from({ length: 150 }, (_, i) => 0.01 * (i + 1));
 const SWAYS = Array.from({ length: 76 }, (_, i) => 0.1 * 1.05 ** i);
-/** Of a likelihood of one value, doubled, nineteen of twenty lie within so much of the best (chi-squared, one degree). */
+/** 95 % of twice the log likelihood of one value lie within this of the best (chi-squared, one degree of freedom). */
 const NINETEEN_OF_TWENTY = 3.84;
 const Z_95 = 1.96;
 

@@ -6,13 +6,13 @@ import { middleOrNull, type FrameSign, type ShotSign } from './signs';
 /** A pause so long, or another lens or hold of the camera, ends a series, ms. */
 const PAUSE_MS = 40_000;
 const SAME_FOCAL = 0.05;
-/** Farther from a shot's time than that, frames are nobody's, ms. */
+/** Frames farther than this from any shot's time belong to none, ms. */
 const FARTHEST_MS = 3 * 3600_000;
 /** What speaks against a shot: as much as so many minutes away from it. */
 const OTHER_FOCAL = 45;
 const OTHER_HOLD = 6;
 const FEWER_PEOPLE = 20;
-/** Of a group some may be photographed alone; who is not planned does not belong to it. */
+/** Part of a group may be photographed alone; whoever is not planned does not belong to it. */
 const MORE_PEOPLE = 40;
 /** Twice as far, or half; farther off it is no worse. */
 const TWICE_AWAY = 20;

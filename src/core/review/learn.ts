@@ -10,7 +10,7 @@ import { shakeRates } from './shakeRates';
  * with the weight of 20 frames and of the measurement with the weight of its own.
  */
 
-/** Fewer frames say nothing. */
+/** With fewer frames nothing is learned. */
 const LEAST_FRAMES = 8;
 
 /** A spread as it was measured, together with the assumption, and how many frames stand behind it. */

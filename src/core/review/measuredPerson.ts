@@ -20,7 +20,7 @@ import { discBy, type BlurAt, type FocusFell, type TakenWith } from './whereFocu
 export const FACE_PARTS = ['left', 'right', 'nose', 'hair'] as const;
 export type FacePart = (typeof FACE_PARTS)[number];
 
-/** Of a face turned less than this neither eye is the nearer one to speak of, degrees. */
+/** With a face turned less than this, neither eye counts as the nearer one, degrees. */
 const STRAIGHT_DEG = 6;
 /** An eye that tells nothing itself is taken to be as blurred as the rest of the frame says, to so much, px. */
 const UNSURE_PX = 1;

@@ -2,7 +2,7 @@ import type { MeasuredFace, MeasuredFrame } from '../format/review';
 
 /** Who is who in the frames of a shot: each face of a frame belongs to one of the people of the set. */
 
-/** Farther from where somebody is looked for, in widths of a face, it is somebody else. */
+/** A face farther than this from where somebody is looked for is somebody else, in face widths. */
 const MOST_AWAY = 1.6;
 /** A face so much smaller or larger is somebody else's. */
 const MOST_TIMES = 1.5;

@@ -10,7 +10,7 @@ import type { FrameLens } from './scale';
 
 /** Somebody of the set. */
 export interface SetPerson {
-	/** Of the plan, or of what was pointed at; null for a face without a plan. */
+	/** Id of the person in the plan, or of what was pointed at; null for a face without a plan. */
 	readonly id: string | null;
 	readonly name: string;
 	readonly counts: boolean;
@@ -25,7 +25,7 @@ export interface SetPerson {
 /** Somebody of the set, with what the plan asks of them. */
 export type AskedSetPerson = SetPerson & { readonly asked: AskedPerson | null };
 
-/** Of each face of each frame which of the people it is; null for nobody's. */
+/** For each face of each frame, which person it is; null for nobody. */
 type Whose = readonly (readonly (number | null)[])[];
 
 interface WhoIsWho {

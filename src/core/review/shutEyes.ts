@@ -7,11 +7,11 @@ import type { MeasuredFace } from '../format/review';
 
 /** Open so little of what is usual for somebody, eyes are shut. */
 const SHUT_SHARE = 0.72;
-/** Of somebody seen once: open less than that, whoever it is. */
+/** For somebody seen once: an eye open less than this is shut, whoever it is. */
 const SHUT_ALONE = 0.27;
 /** The usual is what three of four frames reach: one who blinks often still has it. */
 const USUAL_QUANTILE = 0.75;
-/** Fewer frames do not say what is usual. */
+/** Fewer frames do not show what is usual for somebody. */
 const LEAST_FRAMES = 3;
 
 /** How far both eyes are open, height over width. */
@@ -25,7 +25,7 @@ export function areShut(openness: readonly (number | null)[]): boolean[] {
 	return openness.map((one) => one !== null && one < least);
 }
 
-/** So little like an open one an eye is shut; where nothing says what is usual, less still. */
+/** An eye less like an open one than this is shut; the bound is lower where nobody knows what is usual. */
 export const SHUT_LIKENESS = 0.78;
 const UNLIKE_ALONE = 0.6;
 /** Where even the usual is no more like it, what lies behind a profile is looked at rather than the eye. */

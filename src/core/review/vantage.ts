@@ -5,7 +5,7 @@ import { seenHead } from './heads';
 
 /** From how far a frame was taken, against where the plan has the camera. */
 export interface Vantage {
-	/** So much farther from everybody, m; less than nothing is nearer; 0 as planned. */
+	/** How much farther from everybody than planned, m; negative is nearer. */
 	readonly fartherM: number;
 	/** How well that is known, m; 0 as planned. */
 	readonly sigmaM: number;

@@ -29,7 +29,7 @@ export interface FocusFell {
 	readonly otherwiseM: number | null;
 }
 
-/** Focus is looked for as far from everybody as would blur them so much beyond what was measured. */
+/** Focus is searched as far from everybody as would blur them this many times what was measured. */
 const SEARCH_BLUR_RATIO = 1.5;
 const LEAST_BEYOND_PX = 3;
 const SEARCH_STEPS = 600;
@@ -39,7 +39,7 @@ const SEARCH_STEPS = 600;
  */
 const NINE_OF_TEN = 4;
 
-/** Some faces are measured wrongly altogether (hair over an eye): they pull no more than this lets them. */
+/** Some faces are measured quite wrongly (hair over an eye): this many standard deviations are all that they pull. */
 const OUTLIER_SIGMAS = 4;
 /** The pixel and the lens blur what is in focus, too: so much is measured of it, px. */
 const IN_FOCUS_PX = 0.7;

@@ -17,7 +17,7 @@ interface FrameSettings {
 export interface SetFrame {
 	readonly widthPx: number;
 	readonly heightPx: number;
-	/** Of the lens, in the same pixels. */
+	/** Focal length, in the same pixels. */
 	readonly focalPx: number;
 	readonly settings: FrameSettings;
 }
@@ -59,7 +59,7 @@ export interface Way {
 
 export interface SetCheck {
 	readonly problems: readonly SetProblem[];
-	/** Of those that have a place: what the whole shows, degrees. */
+	/** What the whole shows, from the frames that have a place, degrees. */
 	readonly acrossDeg: number;
 	readonly downDeg: number;
 	/** The least that neighbours share of their sides; null where there are none. */
@@ -121,7 +121,7 @@ export function checkSet(frames: readonly SetFrame[], { places }: PlacedSet): Se
 	};
 }
 
-/** How much of their sides frames share that lie side by side, or one above the other. */
+/** The share of their sides that neighbouring frames have in common. */
 function neighbours(spreads: readonly Spread[]) {
 	const next = (one: Spread, side: 'across' | 'down') => {
 		const [ahead, aside] = side === 'across' ? [across, down] : [down, across];

@@ -50,7 +50,7 @@ const FINE_CYCLES_PER_PX = 0.2;
 /** Peaks of the correlation that are tried, and how high they are at least, a share of the highest. */
 const MOST_PEAKS = 6;
 const LOWEST_PEAK = 0.3;
-/** Fewer pixels in common tell nothing, a share of the square. */
+/** With fewer pixels in common there is no answer, as a share of the square. */
 const LEAST_SHARED = 0.008;
 
 /**

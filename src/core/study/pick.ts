@@ -131,7 +131,7 @@ function leastBad(takes: readonly Take[]): Take[] {
 	);
 }
 
-/** Of candidates about as good as each other: a key person, then the nearest to the centre. */
+/** Chooses among candidates that are about equally good: a key person, then the nearest to the centre. */
 function settle(takes: readonly Take[]): Take {
 	const lowest = Math.min(...takes.map(worstRatio));
 	return takes

@@ -11,7 +11,7 @@ function stateOfContrast(contrast: number): 'readable' | 'recognisable' | 'disso
 	return contrast > RULES.recognisableContrast ? 'recognisable' : 'dissolved';
 }
 
-/** Of a thing at least so much must be seen to be what it should; one that dissolves may be hidden. */
+/** The least share of a thing that must be seen for it to meet its intent; one that should dissolve may be hidden. */
 const LEAST_SEEN: Readonly<Record<Thing['intent'], number>> = {
 	sharp: RULES.hiddenThingShare,
 	readable: RULES.hiddenThingShare,

@@ -12,7 +12,7 @@ export interface WideView {
 	/** Angles of the whole, degrees. */
 	readonly acrossDeg: number;
 	readonly downDeg: number;
-	/** Of each frame, how much its neighbour shows, too. */
+	/** Overlap: the share of each frame that its neighbour shows too. */
 	readonly overlap: number;
 	/** More frames than that are not bearable. */
 	readonly mostFrames: number;

@@ -116,7 +116,7 @@ export interface PhotographRecord {
 
 /** A photograph that came home: what was measured of it and what was said of it, never the picture. */
 export const FrameRecordSchema = z.strictObject({
-	/** Of the job, then name, size and time of the file: by these it is known again. */
+	/** Id of the job, then name, size and time of the file: these identify a frame. */
 	id: z.string(),
 	jobId: z.string(),
 	measured: MeasuredFrameSchema,

@@ -52,7 +52,7 @@ const padded = (value: string | number = ''): string => `${value}`.padStart(2, '
 const dated = (year?: string, month?: string, day?: string): string =>
 	`${year}-${padded(month)}-${padded(day)}`;
 
-/** Of twelve hours twice a day, or of twenty-four. */
+/** A time on a 12-hour or a 24-hour clock. */
 function hourOf(hour: number, half: string | undefined): number {
 	if (half === 'p' && hour < 12) return hour + 12;
 	return half === 'a' && hour === 12 ? 0 : hour;

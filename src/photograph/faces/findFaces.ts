@@ -36,7 +36,7 @@ const UNSURE_TIMES = 3;
 /** What is a face: by the detector, and by how well its surface fits. */
 const LEAST_SCORE = 0.5;
 const LEAST_FIT = 0.8;
-/** Of all the work the looking; the points of the faces are the rest. */
+/** The share of the work that finding faces takes; the rest are their landmarks. */
 const DETECTION_SHARE = 0.7;
 
 /**

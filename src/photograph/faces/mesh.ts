@@ -36,10 +36,10 @@ const AROUND_EYE = 2.3;
 /** Corners of the eyes, outer and inner, among the points of the surface. */
 const RIGHT_CORNERS = [33, 133] as const;
 const LEFT_CORNERS = [263, 362] as const;
-/** Of the points of an eye the last five are the iris: middle, then right, top, left, bottom. */
+/** The last five points of an eye are the iris: middle, then right, top, left, bottom. */
 const EYE_POINTS = 76;
 const IRIS_FROM = 71;
-/** Of the points of an eye: its corners, and two pairs of points of the upper and the lower lid. */
+/** Points of an eye: its corners, and two pairs on the upper and lower lid. */
 const CORNERS = [0, 8] as const;
 const LIDS = [
 	[11, 3],

@@ -77,7 +77,7 @@ async function decoded(
 }
 
 /**
- * Of all threads of the app one decodes at a time: that takes twice the memory of the picture. On two cores it costs a
+ * One thread of the app decodes at a time, as decoding takes twice the memory of the picture. On two cores it costs a
  * tenth of the time.
  */
 function oneAtATime<T>(decode: () => Promise<T>): Promise<T> {

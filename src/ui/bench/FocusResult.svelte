@@ -30,7 +30,7 @@
 	let { frames, entry, body, session }: Props = $props();
 	const kit = useKit();
 	const bodies = $derived(kit.contents.bodies.map(({ body }) => body));
-	/** Fewer tries say little of how they spread. */
+	/** With fewer tries the spread is not told. */
 	const LEAST_TRIES = 6;
 
 	const tried = $derived(

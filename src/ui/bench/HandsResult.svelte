@@ -44,7 +44,7 @@
 
 	/** Full stops that one shoots by hand at, one over these. */
 	const SHUTTERS = [1000, 500, 250, 125, 60, 30, 15, 8, 4];
-	/** So often is as good as always. */
+	/** The share of frames that counts as holding a shutter. */
 	const HELD_SHARE = 0.8;
 	const allowedMm = $derived(toleranceMm({ standard: 'screen' }, body.sensor));
 	const slowest = $derived.by(() => {

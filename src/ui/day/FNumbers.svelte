@@ -11,7 +11,7 @@
 	let { day }: { day: DayView } = $props();
 
 	const kit = useKit();
-	/** Of more shots than this the others wait. */
+	/** At most this many shots are listed. */
 	const MOST_SHOTS_SHOWN = 100;
 	const shots = $derived(
 		day.shots.slice(0, MOST_SHOTS_SHOWN).map(({ id, shot }) => ({ id, shot }))

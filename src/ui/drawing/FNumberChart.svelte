@@ -29,7 +29,7 @@
 
 	const HEIGHT_PX = 300;
 	const besides = { left: 64, right: 10 };
-	/** So few f-numbers all have their number. */
+	/** Up to this many f-numbers are all labelled. */
 	const MOST_LABELLED = 10;
 	const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
 

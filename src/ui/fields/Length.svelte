@@ -7,7 +7,7 @@
 	interface Props {
 		label: string;
 		value: number;
-		/** Of `value`, `low` and `high`: m, cm or mm; also per second. */
+		/** The unit of `value`, `low` and `high`: m, cm or mm; also per second. */
 		unit?: string;
 		/** Behind the unit: "wide". */
 		suffix?: string;

@@ -19,7 +19,7 @@ import { ChosenSidecars } from './sidecars';
 
 /** Frames are kept in lots: one by one the store would be asked too often, many at once would hold the page up. */
 const FRAMES_PER_WRITE = 4;
-/** So many files are taken in at once: each is looked up by the browser and gets its place on the page. */
+/** How many files are taken in at once: the browser looks each one up and gives it a place on the page. */
 const TAKEN_AT_ONCE = 6;
 /** A worker that has measured so many is ended, and another begins: what it no longer uses is given back at once. */
 const MOST_BY_ONE = 10;

@@ -33,7 +33,7 @@ export const baseOf = (name: string): string => name.replace(/\.[^.]+$/, '').toL
 export interface SortedFiles {
 	readonly pictures: readonly File[];
 	readonly sidecars: readonly File[];
-	/** Of the same frame as a JPEG in the same folder, as cameras write raw files: the JPEG is looked at. */
+	/** Raw files beside a JPEG of the same frame, as cameras write them: the JPEG is used. */
 	readonly besideJpegs: readonly File[];
 	/** Their names do not say what they are. */
 	readonly others: readonly File[];

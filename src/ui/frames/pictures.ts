@@ -17,7 +17,7 @@ export function pictureKey(file: File): string {
 
 /** Pixels along the long side on a whole screen. */
 const SCREEN_PX = 1600;
-/** So many are kept of what was looked at: 0.3 MB each. */
+/** How many of the pictures looked at are kept, 0.3 MB each. */
 const MOST_LARGE = 40;
 const MOST_PIECES = 60;
 

@@ -31,7 +31,7 @@ export class ChosenSidecars {
 		this.#byName.set(key, [...others, file]);
 	}
 
-	/** That of a frame; null where none was chosen, "unsure" where it may be any of several. */
+	/** The sidecar of a frame; null where none was chosen, "unsure" where it may be any of several. */
 	of(frame: Framed): File | null | 'unsure' {
 		// raw files have endings of many kinds: such a one is left on "a.raw.xmp"
 		const names = new Set([baseOf(frame.name), frame.name.toLowerCase()]);

@@ -15,7 +15,7 @@
 		mark: RingedFace;
 		standing: StandingHead | undefined;
 		rows: number;
-		/** Of what was in focus, by the file, m. */
+		/** Distance of what was in focus, according to the file, m. */
 		subjectM: number | undefined;
 		onchange: (change: Partial<RingedFace>) => void;
 	}

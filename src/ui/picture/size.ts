@@ -8,7 +8,7 @@ export function fitted(
 	return { width: Math.floor(width), height: Math.max(1, Math.floor(width / aspect)) };
 }
 
-/** More than this a picture on the screen need not have along a side. */
+/** A picture on the screen needs no more pixels than this along a side. */
 const MOST_PX = 2048;
 
 /** Pixels of the device that a length of the page covers. */

@@ -18,7 +18,7 @@
 	import { settings } from '../shared/settings.svelte';
 	import type { ReviewView } from './view/review.svelte';
 
-	/** So many good frames were expected, so many came; what it was when not; and what was learned. */
+	/** How many good frames were expected and how many came, what spoiled the others, and what was learned. */
 	let { view, session }: { view: ReviewView; session: Session } = $props();
 	const kit = useKit();
 

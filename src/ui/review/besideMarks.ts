@@ -19,7 +19,7 @@ interface Box {
 	readonly bottom: number;
 }
 
-/** Of letters of 11 px: how wide one is at most in the mean, how high they stand above their line, and how deep below. */
+/** Metrics of 11 px letters: mean width at most, ascent and descent. */
 const LETTER_PX = 6.2;
 const ABOVE_PX = 9;
 const BELOW_PX = 3;

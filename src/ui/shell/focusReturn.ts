@@ -1,4 +1,4 @@
-/** Of what had the focus so many are remembered: what opened a sheet may be gone when it closes, as an item of a menu. */
+/** How many focused elements are remembered: what opened a sheet may be gone when it closes, such as a menu item. */
 const REMEMBERED_ELEMENTS = 6;
 
 const canHoldFocus = (one: HTMLElement): boolean =>

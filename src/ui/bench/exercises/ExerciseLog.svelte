@@ -11,7 +11,7 @@
 	interface Props {
 		run: ExerciseRun;
 		session: Session;
-		/** Of the frames that are there now; null without any. */
+		/** The result of the present frames; null without any. */
 		score: Score | null;
 		lensName: string;
 	}

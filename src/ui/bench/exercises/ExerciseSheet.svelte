@@ -22,7 +22,7 @@
 	let { title, reading, files }: Props = $props();
 	let said = $state('');
 	let isBusy = $state(false);
-	/** More than three do not go on a sheet, less than one makes none. */
+	/** A sheet holds one to three frames. */
 	const MOST_FRAMES = 3;
 	const shown = $derived(reading.best.slice(0, MOST_FRAMES));
 	const canBeMade = $derived(shown.some((i) => files[i]?.file));

@@ -19,7 +19,7 @@ export const HAS_OBJECTS: Readonly<Record<ExerciseName, boolean>> = {
 	'four-edges': false
 };
 
-/** Of an object that was tapped so much is looked at: half of it, a share of the picture’s width, and px. */
+/** Half the side of the patch around a tapped object: as a share of the picture’s width, and in px. */
 const REACH_SHARE = 0.045;
 const LEAST_REACH_PX = 32;
 /** What is larger is measured in a picture made smaller. */

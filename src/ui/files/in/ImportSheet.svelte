@@ -37,7 +37,7 @@
 	/** What was chosen, by the number of the job and the key of the item. */
 	let chosen = $state<Record<string, ImportDecision>>({});
 	let isTaking = $state(false);
-	/** Of a list so many are shown at first: a thousand make the page wait. */
+	/** How much of a list is shown at first: a thousand rows would hold up the page. */
 	const SHOWN_AT_FIRST = 40;
 	/** The numbers of the lists that are shown whole. */
 	const unfolded = new SvelteSet<number>();

@@ -30,7 +30,7 @@ export class Openings {
 	/** What is in it, to be looked at first; a shot is taken at once. */
 	compared = $state.raw<Compared | null>(null);
 	readonly work = new LongWork();
-	/** Of the file that is being looked at. */
+	/** The name of the file being looked at. */
 	name = $state('');
 	readonly #session: Session;
 	readonly #kit: Kit;

@@ -48,7 +48,7 @@
 		second = null;
 	});
 
-	/** More than this would leave no room for the picture; "why" names them all. */
+	/** More names would leave no room for the picture; "why" has them all. */
 	const MOST_UNSEEN = 5;
 	const unseen = $derived(
 		(shown?.plan.unseen ?? []).map(({ personId, why, by }) => {

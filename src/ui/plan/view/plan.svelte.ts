@@ -166,7 +166,7 @@ export class PlanView {
 		return this.kit.lensesFor(this.shot.body);
 	}
 
-	/** Of the lens, where it was measured on the bench. */
+	/** The lens's sharpness, where the bench measured it. */
 	get sharpness(): MeasuredSharpness | null {
 		const { lenses } = this.kit.contents;
 		return lenses.find(({ lens }) => lens.name === this.shot.lens.name)?.sharpness ?? null;

@@ -36,7 +36,7 @@
 	}
 
 	const fileId = $derived(view.file?.id);
-	/** So many are made at once, the next when the page has a moment: of hundreds it would stand still. */
+	/** How many are made at once; the next follow when the page is idle, as hundreds would freeze it. */
 	const AT_ONCE = 12;
 	let made = $state(AT_ONCE);
 	const shown = $derived(

@@ -13,7 +13,7 @@
 
 	const { pointing } = $derived(view);
 	const following = $derived(view.home.following);
-	/** Of whom an eye is pointed at. */
+	/** Whose eye is pointed at. */
 	const whose = $derived(pointing.whose?.name);
 
 	function point(across: number, down: number) {
