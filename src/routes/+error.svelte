@@ -1,13 +1,14 @@
 <script lang="ts">
 	import { resolve } from '$app/paths';
 	import { page } from '$app/state';
+	import { errorPageText as say } from '$words/screens/shell';
 </script>
 
-<svelte:head><title>Focalis: {page.error?.message ?? 'not found'}</title></svelte:head>
+<svelte:head><title>{say.title(page.error?.message ?? say.notFound)}</title></svelte:head>
 
 <main>
-	<h1>{page.status === 404 ? 'There is nothing here.' : 'Something went wrong here.'}</h1>
-	<p>Your work is where it was. <a href={resolve('/')}>Back to it</a></p>
+	<h1>{page.status === 404 ? say.thereIsNothingHere : say.somethingWentWrongHere}</h1>
+	<p>{say.yourWorkIsWhereItWas} <a href={resolve('/')}>{say.backToIt}</a></p>
 </main>
 
 <style>

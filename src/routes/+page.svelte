@@ -4,6 +4,7 @@
 	import { page } from '$app/state';
 	import { untrack } from 'svelte';
 	import App from '$ui/App.svelte';
+	import { pageText } from '$words/screens/shell';
 	import { PLACE_NAMES, type PlaceName } from '$ui/shared/places';
 
 	const asked = untrack(() => page.url.searchParams);
@@ -16,6 +17,6 @@
 	const known = PLACE_NAMES.find((place) => place === asked.get('at')) ?? null;
 </script>
 
-<svelte:head><title>Focalis: plan a shot</title></svelte:head>
+<svelte:head><title>{pageText.title}</title></svelte:head>
 
 <App shotId={asked.get('shot')} asked={known} sample={asked.get('sample')} onshow={show} />

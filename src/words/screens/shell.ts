@@ -145,3 +145,16 @@ export const topBarText = {
 	undo: 'Undo',
 	redo: 'Redo'
 } as const;
+
+export const pageText = {
+	title: 'Focalis: plan a shot'
+} as const;
+
+export const errorPageText = {
+	title: (problem: Shown) => `Focalis: ${problem}`,
+	notFound: 'not found',
+	thereIsNothingHere: 'There is nothing here.',
+	somethingWentWrongHere: 'Something went wrong here.',
+	yourWorkIsWhereItWas: 'Your work is where it was.',
+	backToIt: 'Back to it'
+} as const;
