@@ -168,7 +168,10 @@ module.exports = {
 			name: 'resolvable',
 			severity: 'error',
 			from: {},
-			to: { couldNotResolve: true, pathNot: '^(\\$app|\\$models|\\$env|\\$service-worker|\\./\\$types)' }
+			to: {
+				couldNotResolve: true,
+				pathNot: '^(\\$app|\\$models|\\$env|\\$service-worker|\\./\\$types)'
+			}
 		}
 	],
 	options: {

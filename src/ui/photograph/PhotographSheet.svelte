@@ -3,7 +3,7 @@
 	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import WorkBar from '../working/WorkBar.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import { LIMITS } from '$core/format/shot';
 	import { isCut, lensOf, lensOfEquivalent } from '$core/photograph/lensOf';
@@ -152,7 +152,7 @@
 			</Button>
 			{#if looking.work.share !== null}
 				<div class="flex-[1_1_8rem]">
-					<Progressbar progress={Math.round(100 * looking.work.share)} size="h-1.5" />
+					<WorkBar share={looking.work.share} label={say.lookingForFaces} />
 				</div>
 				<Button color="alternative" onclick={() => looking.work.stop()}>{common.stop}</Button>
 			{/if}

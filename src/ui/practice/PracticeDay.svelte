@@ -1,4 +1,5 @@
 <script lang="ts">
+	import WorkBar from '../working/WorkBar.svelte';
 	import { practiceDayText as say } from '$words/screens/practice';
 	import { commonText as common } from '$words/screens/common';
 	import { onDestroy } from 'svelte';
@@ -82,7 +83,7 @@
 	<button class="knob" type="button" onclick={() => control?.abort(new Error(common.givenUp))}
 		>{common.stop}</button
 	>
-	<progress max={done.of} value={done.frames} aria-label={say.framesTaken}></progress>
+	<WorkBar share={done.frames / Math.max(1, done.of)} label={say.framesTaken} />
 	<span role="status">{say.ofFrames(done.frames, done.of)}</span>
 {:else}
 	<button
@@ -95,9 +96,6 @@
 {/if}
 
 <style>
-	progress {
-		accent-color: var(--sharp);
-	}
 	button {
 		min-width: 10rem;
 	}

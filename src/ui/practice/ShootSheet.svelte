@@ -3,7 +3,7 @@
 	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import WorkBar from '../working/WorkBar.svelte';
 	import { onDestroy } from 'svelte';
 	import { nominalFNumber } from '$core/optics/fNumber';
 	import type { Solution } from '$core/study/plan';
@@ -165,11 +165,9 @@
 			{#if roll.work.isBusy}
 				<Button color="alternative" onclick={() => roll.work.stop()}>{common.stop}</Button>
 				<div class="bar">
-					<Progressbar
-						progress={Math.round(
-							(100 * (roll.taken.length + (roll.work.share ?? 0))) / (roll.order?.frames ?? 1)
-						)}
-						size="h-1.5"
+					<WorkBar
+						share={(roll.taken.length + (roll.work.share ?? 0)) / (roll.order?.frames ?? 1)}
+						label={say.frames}
 					/>
 				</div>
 			{:else}

@@ -2,7 +2,7 @@
 	import { openFramesText as say } from '$words/screens/review/place';
 	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
-	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import WorkBar from '../working/WorkBar.svelte';
 	import type { FrameIntake } from '../frames/frameIntake.svelte';
 	import type { FrameFolder } from '$data/store/database';
 	import { canChooseFolder } from '../browser/folders';
@@ -84,10 +84,7 @@
 {#if home.isMeasuring || home.waiting.length > 0}
 	<div class="progress" role="group" aria-label={say.measuring}>
 		<span aria-live="off">{say.ofMeasured(home.measuredCount, all - broken)}</span>
-		<Progressbar
-			size="h-1.5"
-			progress={Math.round((100 * home.measuredCount) / Math.max(1, all - broken))}
-		/>
+		<WorkBar share={home.measuredCount / Math.max(1, all - broken)} label={say.measuring} />
 		{#if home.isMeasuring}
 			<button class="knob" type="button" onclick={() => home.pause()}>{say.pause}</button>
 		{:else}

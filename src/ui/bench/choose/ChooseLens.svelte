@@ -2,7 +2,7 @@
 	import { chooseLensText as say } from '$words/screens/bench/choose';
 	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
-	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import WorkBar from '../../working/WorkBar.svelte';
 	import { MOST_SHORTLISTED, type LensNotes } from '$core/format/lensNotes';
 	import type { KitBody, KitLens } from '$data/store/database';
 	import { asksForSomething } from '$core/study/study';
@@ -132,7 +132,7 @@
 		{#if day.work.isBusy}
 			<div class="bar" role="group" aria-label={say.workingOutTheDay}>
 				<span>{say.theDayWithEach}</span>
-				<Progressbar size="h-1.5" progress={Math.round(100 * (day.work.share ?? 0))} />
+				<WorkBar share={day.work.share ?? 0} label={say.workingOutTheDay} />
 			</div>
 		{/if}
 	</div>

@@ -2,7 +2,7 @@
 	import { framesInText as say } from '$words/screens/bench/parts';
 	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
-	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import WorkBar from '../../working/WorkBar.svelte';
 	import { capital } from '$words/numbers';
 	import { acceptedPictures } from '../../frames/pictureFiles';
 	import type { PassedOver } from './bench.svelte';
@@ -68,7 +68,7 @@
 	<div class="row" role="group" aria-label={say.measuring(of)}>
 		<span>{say.measured(measured)}</span>
 		<div class="bar">
-			<Progressbar size="h-1.5" progress={Math.round(100 * share)} />
+			<WorkBar {share} label={say.measuring(of)} />
 		</div>
 		<button class="knob" type="button" onclick={onstop}>{common.stop}</button>
 	</div>

@@ -2,7 +2,7 @@
 	import { filesSheetText as say } from '$words/screens/files/out';
 	import { commonText as common } from '$words/screens/common';
 	import Modal from 'flowbite-svelte/Modal.svelte';
-	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import WorkBar from '../../working/WorkBar.svelte';
 	import { untrack } from 'svelte';
 	import type { Withheld } from '$core/format/withheld';
 	import { useKit } from '../../kit/kit.svelte';
@@ -211,7 +211,7 @@
 		<div class="report" role="status">
 			{files.report.text}
 			{#if files.report.share !== null}
-				<Progressbar progress={Math.round(100 * files.report.share)} size="h-1.5" />
+				<WorkBar share={files.report.share} label={files.report.text} />
 			{/if}
 		</div>
 	</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import WorkBar from '../../working/WorkBar.svelte';
 	import { savePictureText as say } from '$words/screens/plan/frame';
 	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
@@ -113,11 +114,7 @@
 			{say.withNamesAndTheTitleOf}
 		</label>
 		{#if progress}
-			<progress
-				max={progress.of}
-				value={progress.picture - 1 + progress.share}
-				aria-label={say.drawing}
-			></progress>
+			<WorkBar share={(progress.picture - 1 + progress.share) / progress.of} label={say.drawing} />
 			<p>{say.drawing2(progress.of > 1 ? say.pictureOf(progress.picture, progress.of) : '')}</p>
 			<Button color="alternative" onclick={() => giveUp?.abort(new Error(common.givenUp))}
 				>{common.stop}</Button
@@ -155,10 +152,6 @@
 		gap: 0.5rem;
 		align-items: center;
 		min-height: 2.25rem;
-	}
-	progress {
-		width: 100%;
-		accent-color: var(--sharp);
 	}
 	@media (pointer: coarse) {
 		select,

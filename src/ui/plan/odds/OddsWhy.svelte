@@ -1,4 +1,5 @@
 <script lang="ts">
+	import WorkBar from '../../working/WorkBar.svelte';
 	import { oddsWhyText as say } from '$words/screens/plan/odds';
 	import { commonText as common } from '$words/screens/common';
 	import { useKit } from '../../kit/kit.svelte';
@@ -75,7 +76,10 @@
 		)}
 	</p>
 	{#if table && table.progress < 1}
-		<label>{say.stillCounting} <progress max={1} value={table.progress}></progress></label>
+		<div>
+			{say.stillCounting}
+			<WorkBar share={table.progress} label={say.stillCounting} />
+		</div>
 	{/if}
 	<ul>
 		{#each odds.causes as cause (cause.cause)}<li>{causeSentence(cause)}</li>{/each}

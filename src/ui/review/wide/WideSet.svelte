@@ -2,7 +2,7 @@
 	import { wideSetText as say } from '$words/screens/review/wide';
 	import { commonText as common } from '$words/screens/common';
 	import Button from 'flowbite-svelte/Button.svelte';
-	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
+	import WorkBar from '../../working/WorkBar.svelte';
 	import { setProblemWords, setWords } from '$words/wideSet';
 	import { settings } from '../../shared/settings.svelte';
 	import type { ReviewView } from '../view/review.svelte';
@@ -46,7 +46,7 @@
 		{/if}
 		{#if sets.work.share !== null}
 			<span class="progress" role="group" aria-label={say.checkingHowTheyFitTogether}>
-				<Progressbar size="h-1.5" progress={Math.round(100 * sets.work.share)} />
+				<WorkBar share={sets.work.share} label={say.checkingHowTheyFitTogether} />
 			</span>
 			<button class="knob" type="button" onclick={() => sets.work.stop()}>{common.stop}</button>
 		{/if}
