@@ -43,7 +43,6 @@
 	}
 
 	let { plan, isPhone, side, showsFloor }: Props = $props();
-
 	let widthPx = $state(0);
 	let heightPx = $state(0);
 	/** Set by hand; null while the stage fits itself. */
