@@ -152,7 +152,11 @@ test('a trumpet held at the camera: the face, the trumpet, both', async ({ app, 
 		expect(Math.hypot(x - stood.x, y - stood.y)).toBeGreaterThan(10);
 	}).toPass();
 	await page.getByRole('button', { name: 'Undo' }).click();
-	await expect.poll(() => app.middleOf(camera)).toEqual(stood);
+	// back where it stood, though what is said above the stage may have grown by a line
+	await expect(async () => {
+		const { x, y } = await app.middleOf(camera);
+		expect(Math.hypot(x - stood.x, y - stood.y)).toBeLessThan(5);
+	}).toPass();
 });
 
 test('a flash too far away says so, and what it takes', async ({ app, page }) => {
