@@ -57,7 +57,7 @@
 				class="typed"
 				type="search"
 				aria-label={say.findAShot}
-				placeholder={say.findAShotAPlaceOr}
+				placeholder={say.shotPlaceOrPerson}
 				bind:value={day.search}
 			/>
 			{#if day.search}<span role="status">{say.of(day.found.length, day.shots.length)}</span>{/if}

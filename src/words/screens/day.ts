@@ -7,7 +7,7 @@ export const addShotText = {
 
 export const dayScreenText = {
 	findAShot: 'Find a shot',
-	findAShotAPlaceOr: 'shot, place or person',
+	shotPlaceOrPerson: 'shot, place or person',
 	of: (found: Shown, shots: Shown) => `${found} of ${shots}`,
 	files: 'Files',
 	nothingMatchesThat: 'Nothing matches that.',
